@@ -1,0 +1,28 @@
+export * from './types.js';
+export {
+  defaultHeight,
+  finishId,
+  flipPlace,
+  flipState,
+  foldPlace,
+  placeFamily,
+  placeName,
+  readPlace,
+  stateId,
+  type Place,
+  type PlaceId,
+} from './places.js';
+export {
+  finishOf,
+  gripsAtCommit,
+  gripsAtEnd,
+  isNearFinish,
+  isResisted,
+  missingParts,
+  standingOf,
+  type Standing,
+} from './standing.js';
+export { controlKey, normaliseSides, otherSide } from './sides.js';
+export { RESULT_WORDS, depthWord, sayAttempt, sayControl, type SaidPart } from './sentence.js';
+export { readControls } from './readControl.js';
+export { courseOf, linkAttempts, type CoursePoint, type CourseRun, type Link, type Timed } from './chains.js';

@@ -1,0 +1,107 @@
+import type { ActionKind, Words } from '../vocabulary/index.js';
+import { placeName, finishId, stateId } from './places.js';
+import { finishOf } from './standing.js';
+import type { Attempt, Control, Result } from './types.js';
+
+export const RESULT_WORDS: Record<Result, string> = {
+  success: 'worked',
+  partial: 'partly',
+  failed: 'failed',
+  abandoned: 'dropped',
+  shown: 'shown',
+};
+
+const SUBMISSION_LADDER = ['shown', 'in place', 'tight', 'nearly finished', 'finished'] as const;
+const LADDERS: Record<ActionKind, readonly [string, string, string, string, string]> = {
+  takedown: ['reached', 'weight broken', 'hand or hip down', 'down', 'settled'],
+  'guard pull': ['reached', 'weight broken', 'hips down', 'legs in', 'settled'],
+  sweep: ['loaded', 'weight broken', 'hand or hip down', 'over', 'on top, settled'],
+  pass: ['reached', 'past the feet', 'past the knees', 'past the hips', 'settled'],
+  advance: ['reached', 'connected', 'one leg or arm in', 'locked', 'settled'],
+  'back take': ['angle', 'past the elbow', 'one hook', 'both sides closed', 'settled'],
+  submission: SUBMISSION_LADDER,
+  escape: ['frame', 'space', 'hip or head free', 'out', 'settled'],
+  retention: ['frame', 'knee in', 'hook or hold', 'facing', 'settled'],
+  'off-balance': ['loaded', 'weight broken', 'one hand down', 'two hands or a hip down', 'down'],
+  grip: ['reached', 'touched', 'held', 'held against a strip', 'used'],
+  hold: ['reached', 'touched', 'held', 'held against a strip', 'settled'],
+  yield: ['begun', 'half given', 'given', 'arrived', 'settled'],
+};
+
+/** The words of a rung (0–4) of an action's ladder. */
+export const depthWord = (does: ActionKind, depth: number): string =>
+  LADDERS[does][Math.min(4, Math.max(0, Math.round(depth)))] ?? '';
+
+const OWNER: Record<Control['targetOwner'], string> = { other: 'their', own: 'own', mat: 'the', wall: 'the' };
+
+/** A hold in words, seen from its holder: *right hand grips their left collar*. */
+export const sayControl = (control: Control, words: Words): string => {
+  const limb = [control.limbSide, control.limb].filter(Boolean).join(' ');
+  if (control.kind === 'underhook')
+    return `${limb} underhook${control.targetSide ? `, their ${control.targetSide} side` : ''}`;
+  const verb = {
+    grip: 'on',
+    hook: 'hooking',
+    frame: 'framing',
+    pin: 'pinning',
+    post: 'posted on',
+    wedge: 'wedged at',
+    lock: 'locked round',
+    underhook: 'under',
+  }[control.kind];
+  const target = [
+    control.targetOwner === 'mat' || control.targetOwner === 'wall' ? '' : OWNER[control.targetOwner],
+    control.targetSide,
+    words.name('target', control.target),
+  ]
+    .filter(Boolean)
+    .join(' ');
+  return `${limb} ${verb} ${control.targetOwner === 'mat' ? 'the mat' : control.targetOwner === 'wall' ? 'the wall' : target}`;
+};
+
+export type SaidPart = {
+  readonly part: 'who' | 'from' | 'grips' | 'entry' | 'reaction' | 'finish' | 'result' | 'reason';
+  readonly lead: string;
+  readonly text: string;
+  readonly missing: boolean;
+};
+
+/** One attempt read back as a sentence, part by part. A part that was not said is marked missing and named plainly. */
+export const sayAttempt = (
+  attempt: Attempt,
+  words: Words,
+  athletes: Readonly<Record<'a' | 'b', string>>,
+): readonly SaidPart[] => {
+  const part = (name: SaidPart['part'], lead: string, text: string | undefined, whenMissing: string): SaidPart => ({
+    part: name,
+    lead,
+    text: text ?? whenMissing,
+    missing: text === undefined,
+  });
+  const end = finishOf(attempt, words);
+  const grips = attempt.controls.filter((c) => c.holder === 'subject').map((c) => sayControl(c, words));
+  const reactions = attempt.reactions.map((r) => words.name(r.isAction ? 'action' : 'reaction', r.what));
+  const optional = (name: SaidPart['part'], lead: string, texts: readonly string[]): SaidPart[] =>
+    texts.length ? [part(name, lead, texts.join(', then '), '')] : [];
+  return [
+    part('who', '', athletes[attempt.subject], ''),
+    part('from', 'from', attempt.state ? placeName(stateId(attempt.state), words) : undefined, 'a place not said'),
+    ...optional('grips', 'with', grips.length ? [grips.join(' and ')] : []),
+    part(
+      'entry',
+      '',
+      attempt.action
+        ? `${attempt.intent === 'bait' ? 'bait: ' : ''}${words.name('action', attempt.action)}`
+        : undefined,
+      'entry not said',
+    ),
+    ...optional('reaction', 'they', reactions),
+    part('finish', 'ends in', end ? placeName(finishId(end.finish), words) : undefined, 'a place not said'),
+    part('result', '', attempt.result ? RESULT_WORDS[attempt.result] : undefined, 'result not said'),
+    ...optional(
+      'reason',
+      'because',
+      attempt.reasons.map((r) => words.name('reason', r.reason)),
+    ),
+  ];
+};

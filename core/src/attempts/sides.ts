@@ -1,0 +1,26 @@
+import type { Attempt, Control, Side } from './types.js';
+
+export const otherSide = (side: Side): Side => (side === 'left' ? 'right' : 'left');
+
+const mirrorControl = (control: Control): Control => ({
+  ...control,
+  limbSide: control.limbSide && otherSide(control.limbSide),
+  targetSide: control.targetSide && otherSide(control.targetSide),
+});
+
+/** The normal form of sides: lead right. With lead left every side is swapped; with no lead said all stays as it is. */
+export const normaliseSides = <T extends Pick<Attempt, 'lead' | 'controls'>>(attempt: T): T =>
+  attempt.lead === 'left' ? { ...attempt, lead: 'right', controls: attempt.controls.map(mirrorControl) } : attempt;
+
+/** A control without its instants and id, as one string: equal strings mean the same hold. */
+export const controlKey = (c: Control): string =>
+  [
+    c.holder,
+    c.limb,
+    c.limbSide ?? '-',
+    c.kind,
+    c.target,
+    c.targetOwner,
+    c.targetSide ?? '-',
+    c.cloth ? 'cloth' : 'body',
+  ].join(' ');

@@ -1,0 +1,75 @@
+import type { Words } from '../vocabulary/index.js';
+import { finishId, stateId, type PlaceId } from './places.js';
+import type { Attempt, Finish, Footage } from './types.js';
+
+/** A clip with state, entry and result is complete; anything less is a draft and not on the map. */
+export const missingParts = (
+  attempt: Pick<Attempt, 'state' | 'action' | 'result'>,
+): readonly ('state' | 'action' | 'result')[] =>
+  (['state', 'action', 'result'] as const).filter((part) => attempt[part] === null);
+
+/**
+ * Where the attempt ended, with what follows where it was not said: failed or dropped = the state it started in (assumed);
+ * success = the aim, if that is a single place; otherwise nothing.
+ */
+export const finishOf = (
+  attempt: Pick<Attempt, 'state' | 'action' | 'result' | 'finish'>,
+  words: Words,
+): { readonly finish: Finish; readonly assumed: boolean } | undefined => {
+  if (attempt.finish) return { finish: attempt.finish, assumed: false };
+  if (!attempt.state || !attempt.action) return undefined;
+  if (attempt.result === 'failed' || attempt.result === 'abandoned')
+    return { finish: { kind: 'state', ...attempt.state }, assumed: true };
+  const aims = words.action(attempt.action)?.aims ?? [];
+  const aim = aims[0];
+  if (attempt.result !== 'success' || aims.length !== 1 || !aim) return undefined;
+  if ('submission' in aim)
+    return { finish: { kind: 'submission', submission: aim.submission, won: true }, assumed: true };
+  return 'position' in aim
+    ? { finish: { kind: 'state', position: aim.position, role: aim.role }, assumed: true }
+    : undefined;
+};
+
+/** How an attempt enters the figures. */
+export type Standing =
+  | { readonly kind: 'draft'; readonly missing: readonly string[] }
+  | { readonly kind: 'unplaced'; readonly missing: 'position' | 'action' | 'finish' }
+  | { readonly kind: 'left out'; readonly because: 'footage not counted' | 'shown as a mistake' }
+  | { readonly kind: 'shown'; readonly from: PlaceId; readonly to: PlaceId }
+  | { readonly kind: 'counted'; readonly from: PlaceId; readonly to: PlaceId };
+
+/** Resisted unless said otherwise: competition yes, live training yes, demonstration and drill no. */
+export const isResisted = (attempt: Pick<Attempt, 'resisted'>, footage: Pick<Footage, 'setting' | 'live'>): boolean =>
+  attempt.resisted ?? (footage.setting === 'competition' || (footage.setting === 'training' && footage.live));
+
+export const standingOf = (attempt: Attempt, footage: Footage, words: Words): Standing => {
+  const missing = missingParts(attempt);
+  if (missing.length || !attempt.state || !attempt.action) return { kind: 'draft', missing };
+  if (!footage.counted) return { kind: 'left out', because: 'footage not counted' };
+  const shown = attempt.result === 'shown' || !isResisted(attempt, footage);
+  if (shown && attempt.shownAs === 'mistake') return { kind: 'left out', because: 'shown as a mistake' };
+  if (!words.position(attempt.state.position)) return { kind: 'unplaced', missing: 'position' };
+  if (!words.action(attempt.action)) return { kind: 'unplaced', missing: 'action' };
+  const end = finishOf(attempt, words);
+  if (!end) return { kind: 'unplaced', missing: 'finish' };
+  return { kind: shown ? 'shown' : 'counted', from: stateId(attempt.state), to: finishId(end.finish) };
+};
+
+/** A submission that came to the third rung or further and did not succeed. */
+export const isNearFinish = (attempt: Pick<Attempt, 'action' | 'depth' | 'result'>, words: Words): boolean =>
+  attempt.action !== null &&
+  words.action(attempt.action)?.does === 'submission' &&
+  (attempt.depth ?? 0) >= 3 &&
+  attempt.result !== 'success';
+
+/** The controls of the headline facet: what the subject holds at commit (at the start while no commit is marked). */
+export const gripsAtCommit = (attempt: Pick<Attempt, 'controls' | 'commit' | 'start'>): Attempt['controls'] => {
+  const at = (attempt.commit ?? attempt.start).frame;
+  return attempt.controls.filter(
+    (c) => c.holder === 'subject' && (c.gained?.frame ?? at) <= at && (c.lost === null || c.lost.frame > at),
+  );
+};
+
+/** The controls the subject still holds at the end. */
+export const gripsAtEnd = (attempt: Pick<Attempt, 'controls' | 'end'>): Attempt['controls'] =>
+  attempt.controls.filter((c) => c.holder === 'subject' && (c.lost === null || c.lost.frame >= attempt.end.frame));

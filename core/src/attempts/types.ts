@@ -1,0 +1,136 @@
+import type { ControlKind, Limb, Role } from '../vocabulary/index.js';
+
+export type Side = 'left' | 'right';
+/** Whose action it is: athlete a or athlete b of the footage. */
+export type Subject = 'a' | 'b';
+
+/** A position as its subject sees it: a place on the map. */
+export type State = { readonly position: string; readonly role: Role };
+
+export const RESULTS = ['success', 'partial', 'failed', 'abandoned', 'shown'] as const;
+export type Result = (typeof RESULTS)[number];
+
+export const RESETS = ['edge', 'time', 'stand-up'] as const;
+export type ResetWay = (typeof RESETS)[number];
+
+/** Where an attempt ends. `won` is told from the subject. */
+export type Finish =
+  | { readonly kind: 'state'; readonly position: string; readonly role: Role }
+  | { readonly kind: 'submission'; readonly submission: string; readonly won: boolean }
+  | { readonly kind: 'reset'; readonly how: ResetWay; readonly restart: State | null };
+
+/** An instant as it was seen: a frame of the angle's file, its presentation time in ticks of the file's time base beside it. */
+export type Instant = { readonly frame: number; readonly pts: number };
+
+/** One limb holding a target. Sides are the athletes' own left and right; null = not said. */
+export type Control = {
+  readonly id: string;
+  readonly holder: 'subject' | 'opponent';
+  readonly limb: Limb;
+  readonly limbSide: Side | null;
+  readonly kind: ControlKind;
+  readonly target: string;
+  readonly targetOwner: 'other' | 'own' | 'mat' | 'wall';
+  readonly targetSide: Side | null;
+  readonly cloth: boolean;
+  /** When it was taken and lost; null = not said. A control without instants is taken as held at commit. */
+  readonly gained: Instant | null;
+  readonly lost: Instant | null;
+};
+
+/** What the other side did about it: a reaction word, or an action word when it was itself an attack. */
+export type ReactionUse = {
+  readonly id: string;
+  readonly what: string;
+  readonly isAction: boolean;
+  readonly deciding: boolean;
+};
+export type ReasonUse = { readonly id: string; readonly reason: string; readonly main: boolean };
+
+/** What happened: one side, one action, one aim. Lists are in their order. */
+export type Attempt = {
+  readonly id: string;
+  readonly version: number;
+  readonly footageId: string;
+  readonly angleId: string;
+  readonly subject: Subject;
+  readonly state: State | null;
+  readonly lead: Side | null;
+  readonly action: string | null;
+  readonly intent: 'own' | 'bait';
+  readonly result: Result | null;
+  readonly depth: number | null;
+  readonly finish: Finish | null;
+  readonly resisted: boolean | null;
+  readonly shownAs: 'right' | 'mistake';
+  readonly parentId: string | null;
+  readonly series: number;
+  readonly counterOfId: string | null;
+  readonly start: Instant;
+  readonly commit: Instant | null;
+  readonly end: Instant;
+  readonly controls: readonly Control[];
+  readonly reactions: readonly ReactionUse[];
+  readonly reasons: readonly ReasonUse[];
+};
+
+/** A look at an attempt: the frames [in, out) of one angle's file. */
+export type Clip = {
+  readonly id: string;
+  readonly version: number;
+  readonly attemptId: string;
+  readonly angleId: string;
+  readonly in: Instant;
+  readonly out: Instant;
+  readonly note: string;
+};
+
+export const SETTINGS = ['competition', 'training', 'demonstration'] as const;
+export type Setting = (typeof SETTINGS)[number];
+
+/** One recorded event. `date` is a day without time, in the academy's time zone. */
+export type Footage = {
+  readonly id: string;
+  readonly version: number;
+  readonly title: string;
+  readonly setting: Setting;
+  readonly logged: 'throughout' | 'picked';
+  readonly live: boolean;
+  readonly gi: boolean;
+  readonly counted: boolean;
+  readonly date: string | null;
+  readonly athleteA: string;
+  readonly athleteB: string;
+  readonly kitA: string;
+  readonly kitB: string;
+};
+
+/** A range of a file that shows a footage. Footage time (s) = offsetMs / 1000 + (file time − time of `fromFrame`) × rate. */
+export type Angle = {
+  readonly id: string;
+  readonly version: number;
+  readonly footageId: string;
+  readonly fileId: string;
+  readonly fromFrame: number;
+  readonly toFrame: number;
+  readonly fromPts: number;
+  readonly offsetMs: number;
+  readonly rate: number;
+  readonly kind: 'live' | 'replay';
+};
+
+export type Person = { readonly id: string; readonly version: number; readonly name: string };
+
+/** A media file. One tick lasts timeBaseNum / timeBaseDen seconds. */
+export type MediaFile = {
+  readonly id: string;
+  readonly name: string;
+  readonly mime: string;
+  readonly sizeBytes: number;
+  readonly sha256: string;
+  readonly frames: number;
+  readonly width: number;
+  readonly height: number;
+  readonly timeBaseNum: number;
+  readonly timeBaseDen: number;
+};

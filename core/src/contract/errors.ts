@@ -1,0 +1,27 @@
+/** Why a request was not done. The words are made from this in the interface; `facts` depend on the code. */
+export type Refusal =
+  | {
+      readonly code: 'invalid';
+      readonly facts: { readonly fields: readonly { readonly field: string; readonly reason: string }[] };
+    }
+  | { readonly code: 'signed-out'; readonly facts: Record<string, never> }
+  | { readonly code: 'wrong-sign-in'; readonly facts: Record<string, never> }
+  | { readonly code: 'too-many-tries'; readonly facts: { readonly retryAfterS: number } }
+  | { readonly code: 'not-allowed'; readonly facts: { readonly role: string } }
+  | { readonly code: 'not-found'; readonly facts: Record<string, never> }
+  | {
+      readonly code: 'stale';
+      readonly facts: {
+        readonly version: number;
+        readonly fields: readonly { readonly field: string; readonly yours: unknown; readonly theirs: unknown }[];
+      };
+    }
+  | { readonly code: 'id-taken'; readonly facts: Record<string, never> }
+  | { readonly code: 'not-video'; readonly facts: { readonly why: string } }
+  | { readonly code: 'too-large'; readonly facts: { readonly limitBytes: number } }
+  | { readonly code: 'nothing-to-undo'; readonly facts: Record<string, never> }
+  | { readonly code: 'cannot-undo'; readonly facts: { readonly field: string } }
+  | { readonly code: 'internal'; readonly facts: Record<string, never> };
+
+export type RefusalCode = Refusal['code'];
+export type ErrorBody = Refusal & { readonly message: string };

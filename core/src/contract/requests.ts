@@ -1,0 +1,259 @@
+import Joi from 'joi';
+import {
+  RESETS,
+  RESULTS,
+  SETTINGS,
+  type Control,
+  type Finish,
+  type Instant,
+  type ReactionUse,
+  type ReasonUse,
+  type Result,
+  type Setting,
+  type Side,
+  type State,
+  type Subject,
+} from '../attempts/index.js';
+import { CONTROL_KINDS, LIMBS, type Role } from '../vocabulary/index.js';
+
+/** Longest note that is kept, in characters. */
+export const NOTE_LIMIT = 4000;
+const NAME_LIMIT = 120;
+const LIST_LIMIT = 24;
+
+const id = (): Joi.StringSchema => Joi.string().guid({ version: 'uuidv7' }).lowercase();
+const key = (): Joi.StringSchema =>
+  Joi.string()
+    .max(60)
+    .pattern(/^[a-z0-9-]+$/);
+const name = (): Joi.StringSchema => Joi.string().trim().min(1).max(NAME_LIMIT);
+const frame = (): Joi.NumberSchema => Joi.number().integer().min(0).max(100_000_000);
+
+export type SignIn = { readonly email: string; readonly password: string };
+export const signIn = Joi.object<SignIn, true>({
+  email: Joi.string().trim().lowercase().max(254).required(),
+  password: Joi.string().min(1).max(200).required(),
+});
+
+const role = Joi.string<Role>().valid('even', 'top', 'bottom', 'attacker', 'defender');
+const state = Joi.object<State, true>({ position: key().required(), role: role.required() });
+const side = Joi.string<Side>().valid('left', 'right');
+const finish = Joi.alternatives<Finish>().conditional(Joi.object({ kind: 'state' }).unknown(), {
+  then: Joi.object({ kind: Joi.valid('state').required(), position: key().required(), role: role.required() }),
+  otherwise: Joi.alternatives().conditional(Joi.object({ kind: 'submission' }).unknown(), {
+    then: Joi.object({
+      kind: Joi.valid('submission').required(),
+      submission: key().required(),
+      won: Joi.boolean().required(),
+    }),
+    otherwise: Joi.object({
+      kind: Joi.valid('reset').required(),
+      how: Joi.valid(...RESETS).required(),
+      restart: state.allow(null).required(),
+    }),
+  }),
+});
+const instant = Joi.object<Instant>({ frame: frame().required(), pts: Joi.number().integer() });
+
+const control = Joi.object<Control, true>({
+  id: id().required(),
+  holder: Joi.string().valid('subject', 'opponent').required(),
+  limb: Joi.string()
+    .valid(...LIMBS)
+    .required(),
+  limbSide: side.allow(null).required(),
+  kind: Joi.string()
+    .valid(...CONTROL_KINDS)
+    .required(),
+  target: key().required(),
+  targetOwner: Joi.string().valid('other', 'own', 'mat', 'wall').required(),
+  targetSide: side.allow(null).required(),
+  cloth: Joi.boolean().required(),
+  gained: instant.allow(null).required(),
+  lost: instant.allow(null).required(),
+});
+const reaction = Joi.object<ReactionUse, true>({
+  id: id().required(),
+  what: key().required(),
+  isAction: Joi.boolean().required(),
+  deciding: Joi.boolean().required(),
+});
+const reason = Joi.object<ReasonUse, true>({
+  id: id().required(),
+  reason: key().required(),
+  main: Joi.boolean().required(),
+});
+
+/** What can be said of an attempt; everything is optional but whose action it is. */
+export type AttemptFields = {
+  readonly subject: Subject;
+  readonly state: State | null;
+  readonly lead: Side | null;
+  readonly action: string | null;
+  readonly intent: 'own' | 'bait';
+  readonly result: Result | null;
+  readonly depth: number | null;
+  readonly finish: Finish | null;
+  readonly startFrame: number;
+  readonly commitFrame: number | null;
+  readonly endFrame: number;
+  readonly controls: readonly Control[];
+  readonly reactions: readonly ReactionUse[];
+  readonly reasons: readonly ReasonUse[];
+};
+
+const attemptFields = {
+  subject: Joi.string<Subject>().valid('a', 'b'),
+  state: state.allow(null),
+  lead: side.allow(null),
+  action: key().allow(null),
+  intent: Joi.string<'own' | 'bait'>().valid('own', 'bait'),
+  result: Joi.string<Result>()
+    .valid(...RESULTS)
+    .allow(null),
+  depth: Joi.number().integer().min(0).max(4).allow(null),
+  finish: finish.allow(null),
+  startFrame: frame(),
+  commitFrame: frame().allow(null),
+  endFrame: frame(),
+  controls: Joi.array<readonly Control[]>().items(control).max(LIST_LIMIT),
+  reactions: Joi.array<readonly ReactionUse[]>().items(reaction).max(LIST_LIMIT),
+  reasons: Joi.array<readonly ReasonUse[]>().items(reason).max(LIST_LIMIT),
+};
+
+/** Everything in one edit carries the edit's id (made by the client), so that sending it twice does it once. */
+export type NewClip = {
+  readonly editId: string;
+  readonly attempt: { readonly id: string } & Partial<AttemptFields> & { readonly subject: Subject };
+  readonly clip: {
+    readonly id: string;
+    readonly angleId: string;
+    readonly inFrame: number;
+    readonly outFrame: number;
+    readonly note?: string;
+  };
+};
+const note = (): Joi.StringSchema => Joi.string().allow('').max(NOTE_LIMIT);
+const outFrame = frame().when('inFrame', {
+  is: Joi.exist(),
+  then: Joi.number().greater(Joi.ref('inFrame')).messages({ 'number.greater': '{{#label}} must come after inFrame' }),
+});
+export const newClip = Joi.object<NewClip>({
+  editId: id().required(),
+  attempt: Joi.object({ id: id().required(), ...attemptFields, subject: attemptFields.subject.required() }).required(),
+  clip: Joi.object({
+    id: id().required(),
+    angleId: id().required(),
+    inFrame: frame().required(),
+    outFrame: outFrame.required(),
+    note: note(),
+  }).required(),
+});
+
+export type AttemptEdit = {
+  readonly editId: string;
+  readonly baseVersion: number;
+  readonly changes: Partial<AttemptFields>;
+};
+const version = Joi.number().integer().min(1).required();
+export const attemptEdit = Joi.object<AttemptEdit>({
+  editId: id().required(),
+  baseVersion: version,
+  changes: Joi.object(attemptFields).min(1).required(),
+});
+
+export type ClipEdit = {
+  readonly editId: string;
+  readonly baseVersion: number;
+  readonly changes: { readonly inFrame?: number; readonly outFrame?: number; readonly note?: string };
+};
+export const clipEdit = Joi.object<ClipEdit>({
+  editId: id().required(),
+  baseVersion: version,
+  changes: Joi.object({ inFrame: frame(), outFrame, note: note() }).min(1).required(),
+});
+
+export type Removal = { readonly editId: string; readonly baseVersion: number };
+export const removal = Joi.object<Removal, true>({ editId: id().required(), baseVersion: version });
+
+export type Undo = { readonly editId: string };
+export const undo = Joi.object<Undo, true>({ editId: id().required() });
+
+export type FootageFields = {
+  readonly title: string;
+  readonly setting: Setting;
+  readonly logged: 'throughout' | 'picked';
+  readonly live: boolean;
+  readonly gi: boolean;
+  readonly counted: boolean;
+  readonly date: string | null;
+  readonly kitA: string;
+  readonly kitB: string;
+};
+const calendarDay = (): Joi.StringSchema =>
+  Joi.string()
+    .pattern(/^\d{4}-\d{2}-\d{2}$/)
+    .custom((value: string, helpers) =>
+      new Date(`${value}T00:00:00Z`).toISOString().startsWith(value) ? value : helpers.error('any.invalid'),
+    )
+    .messages({
+      'string.pattern.base': '{{#label}} must be a day like 2031-05-24',
+      'any.invalid': '{{#label}} must be a day of the calendar',
+    });
+const footageFields = {
+  title: name(),
+  setting: Joi.string<Setting>().valid(...SETTINGS),
+  logged: Joi.string<'throughout' | 'picked'>().valid('throughout', 'picked'),
+  live: Joi.boolean(),
+  gi: Joi.boolean(),
+  counted: Joi.boolean(),
+  date: calendarDay().allow(null),
+  kitA: Joi.string().trim().allow('').max(NAME_LIMIT),
+  kitB: Joi.string().trim().allow('').max(NAME_LIMIT),
+};
+
+/** A person of the academy by id; one that is not there yet is made with the name given. */
+export type AthleteRef = { readonly id: string; readonly name: string };
+const athlete = Joi.object<AthleteRef, true>({ id: id().required(), name: name().required() });
+
+export type NewFootage = {
+  readonly editId: string;
+  readonly id: string;
+  readonly angleId: string;
+  readonly fileId: string;
+  readonly athleteA: AthleteRef;
+  readonly athleteB: AthleteRef;
+} & FootageFields;
+export const newFootage = Joi.object<NewFootage>({
+  editId: id().required(),
+  id: id().required(),
+  angleId: id().required(),
+  fileId: id().required(),
+  athleteA: athlete.required(),
+  athleteB: athlete.required(),
+  title: footageFields.title.required(),
+  setting: footageFields.setting.required(),
+  logged: footageFields.logged.default('picked'),
+  live: footageFields.live.default(true),
+  gi: footageFields.gi.required(),
+  counted: footageFields.counted.default(true),
+  date: footageFields.date.default(null),
+  kitA: footageFields.kitA.default(''),
+  kitB: footageFields.kitB.default(''),
+});
+
+export type FootageEdit = {
+  readonly editId: string;
+  readonly baseVersion: number;
+  readonly changes: Partial<FootageFields> & { readonly athleteA?: AthleteRef; readonly athleteB?: AthleteRef };
+};
+export const footageEdit = Joi.object<FootageEdit>({
+  editId: id().required(),
+  baseVersion: version,
+  changes: Joi.object({ ...footageFields, athleteA: athlete, athleteB: athlete })
+    .min(1)
+    .required(),
+});
+
+export const idParam = id().required();
+export const fileName = Joi.string().trim().min(1).max(255).required().label('name');

@@ -1,0 +1,68 @@
+import type { Analysis } from '../library/index.js';
+
+const escape = (text: string): string =>
+  text.replace(/[&<>"']/g, (c) => `&#${c.charCodeAt(0)};`).replace(/[\u0000-\u0008\u000b\u000c\u000e-\u001f]/g, '');
+
+type Key = { readonly name: string; readonly type: 'string' | 'double' | 'int' | 'boolean' };
+
+const NODE_KEYS: readonly Key[] = [
+  { name: 'name', type: 'string' },
+  { name: 'role', type: 'string' },
+  { name: 'family', type: 'string' },
+  { name: 'height', type: 'double' },
+  { name: 'terminal', type: 'boolean' },
+  { name: 'points', type: 'int' },
+];
+const EDGE_KEYS: readonly Key[] = [
+  { name: 'from', type: 'string' },
+  { name: 'action', type: 'string' },
+  { name: 'to', type: 'string' },
+  { name: 'count', type: 'int' },
+  { name: 'attempts', type: 'int' },
+  { name: 'successes', type: 'int' },
+  { name: 'cost', type: 'double' },
+];
+
+const declare = (keys: readonly Key[], of: 'node' | 'edge'): string[] =>
+  keys.map((k) => `  <key id="${of}-${k.name}" for="${of}" attr.name="${k.name}" attr.type="${k.type}"/>`);
+
+/** Values that are not known (null) are left out. */
+const data = (
+  keys: readonly Key[],
+  of: 'node' | 'edge',
+  values: Readonly<Record<string, string | number | boolean | null>>,
+): string[] =>
+  keys.flatMap((k) =>
+    values[k.name] === null || values[k.name] === undefined
+      ? []
+      : [`      <data key="${of}-${k.name}">${escape(String(values[k.name]))}</data>`],
+  );
+
+/**
+ * The map as GraphML 1.0 (directed, parallel edges). Edge id = the line's from, action and to; a bait is marked in the action's name.
+ * Lines that no route uses (no success, or from a place to itself) have no cost.
+ */
+export const toGraphml = (analysis: Analysis): string =>
+  [
+    '<?xml version="1.0" encoding="UTF-8"?>',
+    '<graphml xmlns="http://graphml.graphdrawing.org/xmlns">',
+    ...declare(NODE_KEYS, 'node'),
+    ...declare(EDGE_KEYS, 'edge'),
+    '  <graph id="map" edgedefault="directed">',
+    ...analysis.places.flatMap((p) => [
+      `    <node id="${escape(p.id)}">`,
+      ...data(NODE_KEYS, 'node', p),
+      '    </node>',
+    ]),
+    ...analysis.lines.flatMap((l) => {
+      const action = l.bait ? `${l.action} (bait)` : l.action;
+      return [
+        `    <edge id="${escape(`${l.from} ${action} ${l.to}`)}" source="${escape(l.from)}" target="${escape(l.to)}">`,
+        ...data(EDGE_KEYS, 'edge', { ...l, action }),
+        '    </edge>',
+      ];
+    }),
+    '  </graph>',
+    '</graphml>',
+    '',
+  ].join('\n');

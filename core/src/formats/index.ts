@@ -1,0 +1,1 @@
+export { toGraphml } from './graphml.js';

@@ -1,0 +1,121 @@
+import { placeFamily, placeName, readPlace, type PlaceId } from '../attempts/index.js';
+import { buildHeights, buildLines, type CountingView } from '../map/index.js';
+import { bestRoutes, lineCost, type RouteGoal } from '../routes/index.js';
+import { housePoints } from '../scoring/index.js';
+import { loggedOf, wordsOf, type Library } from './library.js';
+
+export type AnalysedPlace = {
+  readonly id: PlaceId;
+  readonly name: string;
+  readonly role: string;
+  readonly family: string;
+  readonly height: number | null;
+  readonly stake: number;
+  readonly terminal: boolean;
+  readonly points: number;
+};
+export type AnalysedLine = {
+  readonly from: PlaceId;
+  readonly action: string;
+  readonly bait: boolean;
+  readonly to: PlaceId;
+  readonly count: number;
+  readonly attempts: number;
+  readonly successes: number;
+  readonly partial: number;
+  readonly competition: number;
+  readonly training: number;
+  readonly picked: number;
+  readonly shown: number;
+  readonly low: number | null;
+  readonly high: number | null;
+  readonly cost: number | null;
+};
+export type RouteQuestion = { readonly from: string; readonly to: string };
+export type AnalysedRoute = {
+  readonly places: readonly string[];
+  readonly actions: readonly string[];
+  readonly cost: number;
+  readonly chance: number;
+};
+export type Analysis = {
+  readonly totals: {
+    readonly attempts: number;
+    readonly lines: number;
+    readonly shown: number;
+    readonly picked: number;
+    readonly unplaced: number;
+    readonly drafts: number;
+  };
+  readonly places: readonly AnalysedPlace[];
+  readonly lines: readonly AnalysedLine[];
+  readonly routes: readonly { readonly from: string; readonly to: string; readonly best: readonly AnalysedRoute[] }[];
+};
+
+/** Name of the goal *any submission won* in a route question. */
+export const ANY_SUBMISSION = 'any submission';
+
+/** The whole analysis of a library: places with heights, lines with evidence and cost, the three best routes for each question. */
+export const analyse = (
+  library: Library,
+  questions: readonly RouteQuestion[] = [],
+  view: CountingView = { includePicked: false },
+): Analysis => {
+  const words = wordsOf(library);
+  const logged = loggedOf(library);
+  const book = buildLines(logged, words, view);
+  const heights = buildHeights(logged, words, view);
+  const ids = [...new Set(book.lines.flatMap((l) => [l.from, l.to]))].sort();
+  return {
+    totals: {
+      attempts: book.attempts,
+      lines: book.lines.length,
+      shown: book.shown,
+      picked: book.picked,
+      unplaced: book.unplaced,
+      drafts: book.drafts,
+    },
+    places: ids.map((id): AnalysedPlace => {
+      const place = readPlace(id)!;
+      const h = heights.get(id);
+      return {
+        id,
+        name: placeName(id, words),
+        role: place.kind === 'state' ? place.role : '',
+        family: placeFamily(id, words),
+        height: h?.height ?? null,
+        stake: h?.stake ?? 0,
+        terminal: place.kind !== 'state',
+        points: housePoints(id),
+      };
+    }),
+    lines: book.lines.map((l): AnalysedLine => ({
+      from: l.from,
+      action: l.action,
+      bait: l.bait,
+      to: l.to,
+      count: l.count,
+      attempts: l.attempts,
+      successes: l.successes,
+      partial: l.partial,
+      competition: l.competition.count,
+      training: l.training.count,
+      picked: l.picked,
+      shown: l.shown,
+      low: l.interval?.low ?? null,
+      high: l.interval?.high ?? null,
+      cost: lineCost(l) ?? null,
+    })),
+    routes: questions.map(({ from, to }) => {
+      const goal: RouteGoal =
+        to === ANY_SUBMISSION ? { kind: 'any submission' } : { kind: 'place', place: to as PlaceId };
+      const best = bestRoutes(book.lines, from as PlaceId, goal, 3).map((r): AnalysedRoute => ({
+        places: [from, ...r.steps.map((s) => s.line.to)],
+        actions: r.steps.map((s) => s.line.action),
+        cost: r.cost,
+        chance: r.chance,
+      }));
+      return { from, to, best };
+    }),
+  };
+};

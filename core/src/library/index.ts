@@ -1,0 +1,10 @@
+export { athletesOf, loggedOf, timedOf, wordsOf, type Library } from './library.js';
+export {
+  ANY_SUBMISSION,
+  analyse,
+  type AnalysedLine,
+  type AnalysedPlace,
+  type AnalysedRoute,
+  type Analysis,
+  type RouteQuestion,
+} from './analysis.js';

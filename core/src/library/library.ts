@@ -1,0 +1,56 @@
+import type { Angle, Attempt, Clip, Footage, MediaFile, Person, Timed } from '../attempts/index.js';
+import type { Logged } from '../map/index.js';
+import { footageSeconds } from '../timecode/index.js';
+import { SHIPPED_WORDS, withChanges, type WordChange, type Words } from '../vocabulary/index.js';
+
+/** Everything an academy has logged: what the interface loads and what the export holds. */
+export type Library = {
+  readonly format: 'odograph-library';
+  readonly formatVersion: 1;
+  readonly academy: { readonly id: string; readonly name: string; readonly timeZone: string };
+  readonly wordChanges: readonly WordChange[];
+  readonly persons: readonly Person[];
+  readonly files: readonly MediaFile[];
+  readonly footage: readonly Footage[];
+  readonly angles: readonly Angle[];
+  readonly attempts: readonly Attempt[];
+  readonly clips: readonly Clip[];
+};
+
+export const wordsOf = (library: Pick<Library, 'wordChanges'>): Words =>
+  withChanges(SHIPPED_WORDS, library.wordChanges);
+
+/** Attempts with their footage, in the order of their ids. Attempts of footage that is not there are left out. */
+export const loggedOf = (library: Pick<Library, 'attempts' | 'footage'>): readonly Logged[] => {
+  const footage = new Map(library.footage.map((f) => [f.id, f]));
+  return library.attempts.flatMap((attempt) => {
+    const of = footage.get(attempt.footageId);
+    return of ? [{ attempt, footage: of }] : [];
+  });
+};
+
+/** The attempts of one footage with their instants as seconds of footage time. */
+export const timedOf = (library: Pick<Library, 'attempts' | 'angles' | 'files'>, footageId: string): readonly Timed[] =>
+  library.attempts
+    .filter((a) => a.footageId === footageId)
+    .flatMap((attempt): Timed[] => {
+      const angle = library.angles.find((a) => a.id === attempt.angleId);
+      const file = angle && library.files.find((f) => f.id === angle.fileId);
+      if (!angle || !file) return [];
+      const clock = { ...angle, timeBaseNum: file.timeBaseNum, timeBaseDen: file.timeBaseDen };
+      const startS = footageSeconds(clock, attempt.start.pts);
+      return [
+        {
+          attempt,
+          startS,
+          commitS: attempt.commit ? footageSeconds(clock, attempt.commit.pts) : startS,
+          endS: footageSeconds(clock, attempt.end.pts),
+        },
+      ];
+    });
+
+/** Who is who in a footage. */
+export const athletesOf = (footage: Footage, persons: readonly Person[]): Readonly<Record<'a' | 'b', string>> => {
+  const name = (id: string): string => persons.find((p) => p.id === id)?.name ?? 'unknown';
+  return { a: name(footage.athleteA), b: name(footage.athleteB) };
+};

@@ -1,0 +1,36 @@
+import type { PlaceId } from '../attempts/index.js';
+import type { Line } from './lines.js';
+
+/** How much a line carries: everything seen behind it, rated or not. */
+export const weightOf = (line: Line): number => line.count + line.picked + line.shown;
+
+export type Extent = { readonly places: number; readonly lines: number };
+
+/** Look at the whole: the places that carry most and the lines between them that carry most; ties by id. */
+export const mostCarrying = (
+  lines: readonly Line[],
+  most: Extent,
+): { readonly places: readonly PlaceId[]; readonly lines: readonly Line[] } => {
+  const weight = new Map<PlaceId, number>();
+  for (const line of lines)
+    for (const place of new Set([line.from, line.to])) weight.set(place, (weight.get(place) ?? 0) + weightOf(line));
+  const places = [...weight]
+    .sort(([a, x], [b, y]) => y - x || (a < b ? -1 : 1))
+    .slice(0, most.places)
+    .map(([place]) => place);
+  const chosen = new Set(places);
+  const shown = lines
+    .filter((l) => chosen.has(l.from) && chosen.has(l.to))
+    .sort((a, b) => weightOf(b) - weightOf(a) || (a.id < b.id ? -1 : 1))
+    .slice(0, most.lines);
+  return { places: places.sort(), lines: shown };
+};
+
+/** A place picked: it, what can be reached from it and what leads to it. */
+export const neighboursOf = (
+  lines: readonly Line[],
+  place: PlaceId,
+): { readonly places: readonly PlaceId[]; readonly lines: readonly Line[] } => {
+  const near = lines.filter((l) => l.from === place || l.to === place);
+  return { places: [...new Set([place, ...near.flatMap((l) => [l.from, l.to])])].sort(), lines: near };
+};

@@ -1,0 +1,107 @@
+import {
+  RESETS,
+  RESULTS,
+  RESULT_WORDS,
+  depthWord,
+  finishId,
+  placeFamily,
+  placeName,
+  stateId,
+  type Finish,
+  type PlaceId,
+  type Result,
+  type State,
+} from '../attempts/index.js';
+import type { ActionKind, Aim, Role, Sayable, Words } from '../vocabulary/index.js';
+
+/** What stands in the context is offered first; what only may follow comes behind it. Added to the score of a match. */
+const LIKELY = 0.3;
+const UNLIKELY = -0.15;
+
+const ROLE_ALIASES: Record<Role, readonly string[]> = {
+  even: [''],
+  top: ['top', 'on top'],
+  bottom: ['bottom', 'underneath'],
+  attacker: ['attacker', 'with'],
+  defender: ['defender', 'in'],
+};
+
+const textsOfPlace = (name: string, aliases: readonly string[], role: Role): readonly string[] =>
+  [name, ...aliases].flatMap((text) => ROLE_ALIASES[role].map((word) => (word ? `${text}, ${word}` : text)));
+
+/** Every place one can be in. Those in `likely` (where the attempt before ended) are offered first. */
+export const placeChoices = (words: Words, likely: readonly PlaceId[] = []): readonly Sayable<State>[] =>
+  words.of('position').flatMap((position) =>
+    position.roles.map((role): Sayable<State> => {
+      const value: State = { position: position.key, role };
+      const bonus = likely.includes(stateId(value)) ? LIKELY : 0;
+      return { value, texts: textsOfPlace(position.name, position.aliases, role), bonus };
+    }),
+  );
+
+/** Every action. Those that can start in the family of the state are offered first. */
+export const entryChoices = (words: Words, state: State | null): readonly Sayable<string>[] => {
+  const family = state && placeFamily(stateId(state), words);
+  return words.of('action').map((action) => ({
+    value: action.key,
+    texts: [action.name, ...action.aliases],
+    bonus: family === null ? 0 : action.from.some((f) => f === family) ? LIKELY : 0,
+  }));
+};
+
+const isAim = (aim: Aim, finish: Finish, words: Words): boolean => {
+  if ('submission' in aim) return finish.kind === 'submission' && finish.won && finish.submission === aim.submission;
+  if (finish.kind !== 'state' || finish.role !== aim.role) return false;
+  return 'position' in aim ? finish.position === aim.position : words.position(finish.position)?.family === aim.family;
+};
+
+/** Where an attempt may end: every place, every submission won or lost, every restart. What the action aims at is offered first. */
+export const finishChoices = (words: Words, state: State | null, action: string | null): readonly Sayable<Finish>[] => {
+  const aims = words.action(action ?? '')?.aims ?? [];
+  const bonusOf = (finish: Finish): number => {
+    if (aims.some((aim) => isAim(aim, finish, words))) return LIKELY;
+    if (state && finish.kind === 'state' && stateId(finish) === stateId(state)) return LIKELY / 2;
+    return finish.kind === 'submission' && !finish.won ? UNLIKELY : 0;
+  };
+  const states = placeChoices(words).map((c): Sayable<Finish> => {
+    const value: Finish = { kind: 'state', ...c.value };
+    return { value, texts: c.texts, bonus: bonusOf(value) };
+  });
+  const submissions = words.of('submission').flatMap((s) =>
+    [true, false].map((won): Sayable<Finish> => {
+      const value: Finish = { kind: 'submission', submission: s.key, won };
+      const said = won ? ['won', 'tap'] : ['lost', 'caught'];
+      return {
+        value,
+        texts: [s.name, ...s.aliases].flatMap((t) => said.map((w) => `${t} ${w}`)),
+        bonus: bonusOf(value),
+      };
+    }),
+  );
+  const resets = RESETS.map((how): Sayable<Finish> => {
+    const value: Finish = { kind: 'reset', how, restart: null };
+    return { value, texts: [placeName(finishId(value), words), `reset ${how}`], bonus: UNLIKELY };
+  });
+  return [...states, ...submissions, ...resets];
+};
+
+export const reactionChoices = (words: Words): readonly Sayable<string>[] =>
+  words.of('reaction').map((r) => ({ value: r.key, texts: [r.name, ...r.aliases] }));
+
+export const reasonChoices = (words: Words): readonly Sayable<string>[] =>
+  words.of('reason').map((r) => ({ value: r.key, texts: [r.name, ...r.aliases] }));
+
+const RESULT_ALIASES: Record<Result, readonly string[]> = {
+  success: ['ok', 'yes', 'success', 'done'],
+  partial: ['partial', 'half', 'almost'],
+  failed: ['fail', 'no', 'did not work'],
+  abandoned: ['abandoned', 'given up', 'let go'],
+  shown: ['demonstration', 'demo', 'drill'],
+};
+
+export const resultChoices = (): readonly Sayable<Result>[] =>
+  RESULTS.map((value) => ({ value, texts: [RESULT_WORDS[value], ...RESULT_ALIASES[value]] }));
+
+/** The five rungs of an action's ladder, 0 first. */
+export const depthChoices = (does: ActionKind): readonly Sayable<number>[] =>
+  [0, 1, 2, 3, 4].map((depth) => ({ value: depth, texts: [depthWord(does, depth), String(depth)] }));

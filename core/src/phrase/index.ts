@@ -1,0 +1,9 @@
+export {
+  depthChoices,
+  entryChoices,
+  finishChoices,
+  placeChoices,
+  reactionChoices,
+  reasonChoices,
+  resultChoices,
+} from './choices.js';

@@ -1,0 +1,1 @@
+export { housePoints } from './housePoints.js';

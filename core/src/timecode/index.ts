@@ -1,0 +1,13 @@
+export {
+  clampFrame,
+  frameAtS,
+  frameCount,
+  frameStartS,
+  isFrameShown,
+  ptsOf,
+  seekTargetS,
+  timeTable,
+  timecode,
+  type TimeTable,
+} from './timetable.js';
+export { footageSeconds, type AngleClock } from './footageTime.js';

@@ -1,0 +1,647 @@
+import type {
+  ActionKind,
+  ActionWord,
+  Aim,
+  ControlPattern,
+  Family,
+  PositionWord,
+  ReactionWord,
+  ReasonWord,
+  Risk,
+  Role,
+  SubmissionWord,
+  TargetWord,
+  Word,
+} from './types.js';
+
+/*
+ * The words that ship with the product, in one readable list. Keys are permanent: they stand in saved clips and are never renamed
+ * or reused; names and aliases may be bettered. No word is a person's name.
+ */
+
+const position = (
+  key: string,
+  name: string,
+  family: Family,
+  roles: readonly Role[],
+  height: number,
+  aliases: readonly string[],
+  more: {
+    lead?: PositionWord['lead'];
+    facing?: PositionWord['facing'];
+    parent?: string;
+    requires?: readonly ControlPattern[];
+  } = {},
+): PositionWord => ({
+  kind: 'position',
+  key,
+  name,
+  family,
+  roles,
+  height,
+  aliases,
+  lead: more.lead ?? null,
+  facing: more.facing ?? 'facing',
+  ...(more.parent === undefined ? {} : { parent: more.parent }),
+  ...(more.requires === undefined ? {} : { requires: more.requires }),
+});
+
+const EVEN = ['even'] as const;
+const BOTTOM = ['bottom', 'top'] as const;
+const TOP = ['top', 'bottom'] as const;
+const ATTACK = ['attacker', 'defender'] as const;
+
+const positions: readonly PositionWord[] = [
+  position('standing', 'standing', 'standing', EVEN, 0, ['on the feet', 'neutral', 'stand-up']),
+  position('clinch', 'collar-and-sleeve clinch', 'standing', EVEN, 0, ['clinch', 'gripped up', 'kumi kata']),
+  position(
+    'rear-waist',
+    'rear waist hold',
+    'standing',
+    ATTACK,
+    2,
+    ['body lock from behind', 'rear clinch', 'waist ride'],
+    { facing: 'same way' },
+  ),
+  position('scramble', 'scramble', 'scramble', EVEN, 0, [
+    'nothing settled',
+    'kneeling scramble',
+    'tie-up on the knees',
+  ]),
+  position('open-guard', 'open guard', 'open guard', BOTTOM, 0.1, ['guarda aberta', 'open']),
+  position(
+    'seated-guard',
+    'seated guard',
+    'open guard',
+    BOTTOM,
+    0,
+    ['sitting guard', 'sit-up guard', 'shin-to-shin guard'],
+    { parent: 'open-guard' },
+  ),
+  position(
+    'feet-on-hips',
+    'feet-on-hips guard',
+    'open guard',
+    BOTTOM,
+    0.3,
+    ['feet on hips', 'double foot on hip', 'hip guard'],
+    { parent: 'open-guard' },
+  ),
+  position(
+    'outside-hook',
+    'outside-hook guard',
+    'open guard',
+    BOTTOM,
+    0.4,
+    ['outside hook', 'leg hook guard', 'reverse hook'],
+    { parent: 'open-guard', lead: { role: 'bottom', limb: 'leg' } },
+  ),
+  position(
+    'two-sleeve',
+    'two-sleeve guard',
+    'open guard',
+    BOTTOM,
+    0.5,
+    ['double sleeve guard', 'both sleeves', 'sleeve guard'],
+    {
+      parent: 'open-guard',
+      requires: [{ holder: 'bottom', limb: 'hand', kind: 'grip', target: 'sleeve', cloth: true, bothSides: true }],
+    },
+  ),
+  position('butterfly', 'butterfly guard', 'open guard', BOTTOM, 0.5, [
+    'hooks guard',
+    'double hook guard',
+    'guarda borboleta',
+  ]),
+  position('closed-guard', 'closed guard', 'closed guard', BOTTOM, 0.5, [
+    'full guard',
+    'guarda fechada',
+    'legs locked',
+  ]),
+  position('half-guard', 'half guard', 'half guard', TOP, 1, ['half', 'meia guarda', 'one leg caught'], {
+    lead: { role: 'top', limb: 'leg' },
+  }),
+  position(
+    'knee-shield',
+    'knee-shield half guard',
+    'half guard',
+    TOP,
+    0.3,
+    ['knee shield', 'z half guard', 'shield half'],
+    { lead: { role: 'top', limb: 'leg' } },
+  ),
+  position('deep-half', 'deep half guard', 'half guard', TOP, 0.2, ['deep half', 'under the hips half'], {
+    lead: { role: 'top', limb: 'leg' },
+  }),
+  position('fifty-fifty', 'fifty-fifty', 'leg entanglement', EVEN, 0, ['50/50', 'fifty fifty', 'mirrored legs'], {
+    lead: { role: 'even', limb: 'leg' },
+  }),
+  position(
+    'straight-entanglement',
+    'straight leg entanglement',
+    'leg entanglement',
+    ATTACK,
+    1.5,
+    ['leg entanglement', 'ashi garami', 'single leg tangle'],
+    { lead: { role: 'defender', limb: 'leg' } },
+  ),
+  position(
+    'split-leg',
+    'split-leg stance',
+    'passing',
+    TOP,
+    0.5,
+    ['split leg stance', 'knee between the legs', 'combat base pass'],
+    { lead: { role: 'bottom', limb: 'leg' } },
+  ),
+  position('over-under', 'over-under hold', 'passing', TOP, 0.8, ['over under', 'over-under pass hold'], {
+    lead: { role: 'bottom', limb: 'leg' },
+  }),
+  position('legs-free', 'legs free, no guard', 'passing', TOP, 1.2, ['past the legs', 'legs cleared', 'no guard']),
+  position('front-headlock', 'front headlock', 'turtle', TOP, 1.5, [
+    'head and arm from the front',
+    'sprawl headlock',
+    'snap-down hold',
+  ]),
+  position('turtle', 'turtle', 'turtle', TOP, 2, ['all fours', 'four point', 'kame'], { facing: 'same way' }),
+  position(
+    'side-control',
+    'side control',
+    'pin',
+    TOP,
+    2.5,
+    ['side mount', 'cross body', 'cem quilos', 'yoko shiho gatame'],
+    { facing: 'crossed', lead: { role: 'bottom', limb: 'side' } },
+  ),
+  position('knee-on-belly', 'knee on belly', 'pin', TOP, 2.8, ['knee ride', 'knee on stomach', 'uki gatame'], {
+    facing: 'crossed',
+    lead: { role: 'bottom', limb: 'side' },
+  }),
+  position('north-south', 'north-south', 'pin', TOP, 2.5, ['north south', 'kami shiho gatame', 'head to head pin']),
+  position('mount', 'mount', 'pin', TOP, 3.5, ['full mount', 'montada', 'tate shiho gatame']),
+  position('triangle-hold', 'triangle hold', 'closed guard', ATTACK, 3.5, ['locked triangle', 'legs triangle'], {
+    lead: { role: 'attacker', limb: 'leg' },
+  }),
+  position('armlock-hold', 'armlock hold', 'pin', ATTACK, 4.5, ['arm across', 'armlock position'], {
+    facing: 'crossed',
+    lead: { role: 'defender', limb: 'arm' },
+  }),
+  position('back', 'back', 'back', ATTACK, 4, ['back control', 'back mount', 'hooks in', 'costas'], {
+    facing: 'same way',
+    lead: { role: 'attacker', limb: 'arm' },
+  }),
+];
+
+const to = (pos: string, role: Role): Aim => ({ position: pos, role });
+const any = (family: Family, role: Role): Aim => ({ family, role });
+const tap = (submission: string): Aim => ({ submission });
+
+const action = (
+  key: string,
+  name: string,
+  does: ActionKind,
+  from: readonly Family[],
+  aims: readonly Aim[],
+  aliases: readonly string[],
+): ActionWord => ({ kind: 'action', key, name, does, from, aims, aliases });
+
+const GUARDS = ['open guard', 'closed guard', 'half guard'] as const;
+
+const actions: readonly ActionWord[] = [
+  action(
+    'double-leg',
+    'double-leg takedown',
+    'takedown',
+    ['standing', 'scramble'],
+    [to('legs-free', 'top'), any('pin', 'top'), any('open guard', 'top')],
+    ['double leg', 'double', 'morote gari', 'baiana'],
+  ),
+  action(
+    'single-leg',
+    'single-leg takedown',
+    'takedown',
+    ['standing', 'scramble', 'open guard'],
+    [to('legs-free', 'top'), any('pin', 'top')],
+    ['single leg', 'single', 'high single'],
+  ),
+  action(
+    'guard-pull',
+    'guard pull',
+    'guard pull',
+    ['standing', 'scramble'],
+    [any('open guard', 'bottom'), any('closed guard', 'bottom')],
+    ['pull guard', 'sit to guard', 'puxar'],
+  ),
+  action(
+    'hip-bump',
+    'hip-bump sweep',
+    'sweep',
+    ['closed guard'],
+    [to('mount', 'top')],
+    ['hip bump', 'sit-up sweep', 'hip heist sweep'],
+  ),
+  action(
+    'scissor-sweep',
+    'scissor sweep',
+    'sweep',
+    ['closed guard', 'half guard', 'open guard'],
+    [to('mount', 'top')],
+    ['scissor', 'scissors', 'tesoura'],
+  ),
+  action(
+    'overhead-sweep',
+    'overhead sweep',
+    'sweep',
+    ['open guard'],
+    [to('mount', 'top'), to('side-control', 'top')],
+    ['balloon sweep', 'over the head sweep', 'tomoe'],
+  ),
+  action(
+    'underhook-up',
+    'underhook come-up',
+    'sweep',
+    ['half guard'],
+    [to('turtle', 'top'), any('back', 'attacker')],
+    ['come up on the underhook', 'dogfight', 'underhook sweep'],
+  ),
+  action(
+    'turn-up',
+    'turn-up sweep',
+    'sweep',
+    ['half guard'],
+    [to('half-guard', 'top'), any('open guard', 'top')],
+    ['turn up', 'come on top from deep half'],
+  ),
+  action(
+    'head-and-arm-pass',
+    'head-and-arm pass',
+    'pass',
+    ['half guard'],
+    [to('side-control', 'top')],
+    ['crossface pass', 'head and arm', 'half guard smash'],
+  ),
+  action(
+    'knee-through',
+    'knee-through pass',
+    'pass',
+    ['half guard', 'open guard', 'passing'],
+    [to('side-control', 'top')],
+    ['knee slice', 'knee cut', 'knee slide'],
+  ),
+  action(
+    'knees-aside',
+    'knees-aside pass',
+    'pass',
+    ['open guard', 'passing'],
+    [to('side-control', 'top'), to('legs-free', 'top')],
+    ['knees to one side', 'bullfight pass', 'toreada'],
+  ),
+  action(
+    'over-under-pass',
+    'over-under pass',
+    'pass',
+    ['open guard', 'passing'],
+    [to('side-control', 'top')],
+    ['over under pass', 'shoulder under pass'],
+  ),
+  action(
+    'body-lock-pass',
+    'body-lock pass',
+    'pass',
+    ['open guard', 'half guard'],
+    [to('side-control', 'top'), to('mount', 'top')],
+    ['body lock', 'waist lock pass'],
+  ),
+  action(
+    'settle-across',
+    'settle across',
+    'advance',
+    ['passing', 'pin'],
+    [to('side-control', 'top')],
+    ['settle the pin', 'step around', 'secure side control'],
+  ),
+  action(
+    'knee-to-belly',
+    'step to knee on belly',
+    'advance',
+    ['pin', 'passing'],
+    [to('knee-on-belly', 'top')],
+    ['pop to the knee', 'knee on belly entry', 'knee ride entry'],
+  ),
+  action(
+    'slide-to-mount',
+    'slide to mount',
+    'advance',
+    ['pin', 'half guard'],
+    [to('mount', 'top')],
+    ['mount transition', 'knee over to mount', 'take mount'],
+  ),
+  action(
+    'entangle',
+    'enter the legs',
+    'advance',
+    ['open guard', 'half guard', 'standing'],
+    [any('leg entanglement', 'attacker'), to('fifty-fifty', 'even')],
+    ['leg entry', 'ashi entry', 'sit under'],
+  ),
+  action(
+    'go-behind',
+    'go-behind',
+    'advance',
+    ['turtle', 'standing', 'scramble'],
+    [to('turtle', 'top'), to('rear-waist', 'attacker')],
+    ['go behind', 'spin behind', 'run to the back'],
+  ),
+  action(
+    'back-take',
+    'back take',
+    'back take',
+    ['turtle', 'standing', 'half guard', 'pin'],
+    [to('back', 'attacker')],
+    ['take the back', 'seat belt and hooks', 'pegar as costas'],
+  ),
+  action(
+    'armlock',
+    'straight armlock',
+    'submission',
+    ['pin', 'closed guard', 'back'],
+    [tap('straight-armlock')],
+    ['armlock', 'arm bar', 'armbar', 'juji gatame'],
+  ),
+  action(
+    'double-wrist-lock',
+    'double wrist lock',
+    'submission',
+    ['closed guard', 'pin', 'half guard', 'turtle'],
+    [tap('double-wrist-lock')],
+    ['figure four behind the back', 'ude garami', 'shoulder lock'],
+  ),
+  action(
+    'triangle',
+    'triangle choke',
+    'submission',
+    ['closed guard', 'open guard', 'pin'],
+    [tap('triangle-choke')],
+    ['triangle', 'sankaku', 'triangulo'],
+  ),
+  action(
+    'rear-choke',
+    'rear choke',
+    'submission',
+    ['back', 'turtle'],
+    [tap('rear-choke')],
+    ['rear naked choke', 'mata leao', 'hadaka jime'],
+  ),
+  action(
+    'collar-choke',
+    'collar choke',
+    'submission',
+    ['pin', 'closed guard', 'back'],
+    [tap('collar-choke')],
+    ['cross choke', 'cross collar choke', 'juji jime'],
+  ),
+  action(
+    'front-choke',
+    'front choke',
+    'submission',
+    ['turtle', 'closed guard', 'half guard'],
+    [tap('front-choke')],
+    ['guillotine', 'guilhotina', 'front strangle'],
+  ),
+  action(
+    'ankle-lock',
+    'straight ankle lock',
+    'submission',
+    ['leg entanglement', 'open guard'],
+    [tap('straight-ankle-lock')],
+    ['ankle lock', 'foot lock', 'botinha'],
+  ),
+  action(
+    'foot-twist',
+    'foot twist',
+    'submission',
+    ['leg entanglement', 'half guard'],
+    [tap('foot-twist')],
+    ['toe hold', 'figure four on the foot'],
+  ),
+  action(
+    'bridge-and-roll',
+    'bridge and roll',
+    'escape',
+    ['pin'],
+    [any('closed guard', 'top'), any('open guard', 'top')],
+    ['upa', 'trap and roll', 'bridge'],
+  ),
+  action(
+    'hip-escape',
+    'hip escape',
+    'escape',
+    ['pin', 'passing', 'half guard'],
+    [any('half guard', 'bottom'), any('open guard', 'bottom'), any('closed guard', 'bottom')],
+    ['shrimp', 'elbow-knee escape', 'fuga de quadril'],
+  ),
+  action(
+    'turn-in',
+    'turn in',
+    'escape',
+    ['back', 'turtle'],
+    [any('closed guard', 'top'), any('half guard', 'top')],
+    ['turn to face', 'slide out and turn in', 'face up'],
+  ),
+  action(
+    'step-down',
+    'step down to mount',
+    'yield',
+    ['back'],
+    [to('mount', 'top')],
+    ['back to mount', 'give up the hooks for mount', 'roll up to mount'],
+  ),
+  action(
+    're-guard',
+    'knee back in',
+    'retention',
+    GUARDS,
+    [any('half guard', 'bottom'), any('open guard', 'bottom')],
+    ['guard recovery', 'pummel the legs back', 're-guard'],
+  ),
+];
+
+const target = (key: string, name: string, cloth: boolean, sided: boolean, aliases: readonly string[]): TargetWord => ({
+  kind: 'target',
+  key,
+  name,
+  cloth,
+  sided,
+  aliases,
+});
+
+const targets: readonly TargetWord[] = [
+  target('collar', 'collar', true, true, ['lapel', 'eri', 'gola']),
+  target('sleeve', 'sleeve', true, true, ['cuff', 'sode', 'manga']),
+  target('trouser', 'trouser leg', true, true, ['pants', 'trouser', 'zubon']),
+  target('belt', 'belt', true, false, ['obi', 'faixa']),
+  target('wrist', 'wrist', false, true, ['tekubi', 'pulso']),
+  target('elbow', 'elbow', false, true, ['triceps', 'hiji']),
+  target('arm', 'arm', false, true, ['upper arm', 'biceps', 'braco']),
+  target('neck', 'neck', false, false, ['throat', 'kubi']),
+  target('head', 'head', false, false, ['back of the head', 'crown', 'cabeca']),
+  target('waist', 'waist', false, false, ['body', 'trunk', 'around the body']),
+  target('hip', 'hip', false, true, ['hip bone', 'koshi', 'quadril']),
+  target('thigh', 'thigh', false, true, ['upper leg', 'momo', 'coxa']),
+  target('knee', 'knee', false, true, ['back of the knee', 'hiza', 'joelho']),
+  target('ankle', 'ankle', false, true, ['foot', 'ashikubi', 'tornozelo']),
+  target('heel', 'heel', false, true, ['kakato', 'calcanhar']),
+  target('underarm', 'armpit', false, true, ['under the arm', 'far side ribs']),
+  target('mat', 'mat', false, false, ['floor', 'ground']),
+];
+
+const CHOKE_CARE =
+  'Can take consciousness in seconds. Tap early, let go at once; after a loss of consciousness lay on the side, no further training that day, medical help where breathing, speech or movement is not normal.';
+const LOCK_CARE = 'Tap to the position, not to pain. Whoever locks adds pressure slowly and lets go at once.';
+const TWIST_CARE =
+  'Injures before it hurts: tap as soon as it is held. In class only in the form and at the level the instructor in the room allows; take the position, add nothing, let go. Never roll inside it on your own.';
+
+const submission = (key: string, name: string, risk: Risk, aliases: readonly string[]): SubmissionWord => ({
+  kind: 'submission',
+  key,
+  name,
+  risk,
+  aliases,
+});
+
+const submissions: readonly SubmissionWord[] = [
+  submission(
+    'straight-armlock',
+    'straight armlock',
+    { injures: 'elbow', class: 'joint lock', pain: 'warns', care: LOCK_CARE },
+    ['armlock', 'arm bar', 'armbar', 'juji gatame'],
+  ),
+  submission(
+    'double-wrist-lock',
+    'double wrist lock',
+    { injures: 'shoulder and elbow', class: 'joint lock', pain: 'warns late', care: LOCK_CARE },
+    ['figure four behind the back', 'ude garami'],
+  ),
+  submission(
+    'bent-armlock',
+    'bent armlock',
+    { injures: 'shoulder and elbow', class: 'joint lock', pain: 'warns late', care: LOCK_CARE },
+    ['paintbrush', 'figure four, palm up', 'top shoulder lock'],
+  ),
+  submission(
+    'triangle-choke',
+    'triangle choke',
+    { injures: 'blood vessels of the neck', class: 'choke', pain: 'does not warn', care: CHOKE_CARE },
+    ['triangle', 'sankaku jime'],
+  ),
+  submission(
+    'arm-triangle',
+    'arm-triangle choke',
+    { injures: 'blood vessels of the neck', class: 'choke', pain: 'does not warn', care: CHOKE_CARE },
+    ['arm triangle', 'kata gatame', 'head and arm choke'],
+  ),
+  submission(
+    'rear-choke',
+    'rear choke',
+    { injures: 'blood vessels and windpipe of the neck', class: 'choke', pain: 'does not warn', care: CHOKE_CARE },
+    ['rear naked choke', 'mata leao', 'hadaka jime'],
+  ),
+  submission(
+    'collar-choke',
+    'collar choke',
+    { injures: 'blood vessels of the neck', class: 'choke', pain: 'does not warn', care: CHOKE_CARE },
+    ['cross choke', 'juji jime'],
+  ),
+  submission(
+    'front-choke',
+    'front choke',
+    { injures: 'windpipe, blood vessels and joints of the neck', class: 'choke', pain: 'warns late', care: CHOKE_CARE },
+    ['guillotine', 'guilhotina'],
+  ),
+  submission(
+    'straight-ankle-lock',
+    'straight ankle lock',
+    { injures: 'ankle and heel cord', class: 'joint lock', pain: 'warns late', care: LOCK_CARE },
+    ['ankle lock', 'botinha', 'foot lock'],
+  ),
+  submission(
+    'foot-twist',
+    'foot twist',
+    { injures: 'ankle and knee ligaments', class: 'twisting lock', pain: 'does not warn', care: TWIST_CARE },
+    ['toe hold', 'twisted foot'],
+  ),
+  submission(
+    'heel-twist',
+    'twisting heel lock',
+    { injures: 'knee ligaments', class: 'twisting lock', pain: 'does not warn', care: TWIST_CARE },
+    ['heel hook', 'heel twist'],
+  ),
+  submission(
+    'straight-kneelock',
+    'straight knee lock',
+    { injures: 'knee', class: 'joint lock', pain: 'warns late', care: LOCK_CARE },
+    ['knee bar', 'leg bar', 'hiza juji'],
+  ),
+  submission(
+    'calf-crush',
+    'calf compression',
+    {
+      injures: 'calf muscle and knee',
+      class: 'compression',
+      pain: 'warns late',
+      care: 'Loads muscle and bone, and opens the knee. ' + LOCK_CARE,
+    },
+    ['calf slicer', 'calf crush'],
+  ),
+];
+
+const reaction = (key: string, name: string, aliases: readonly string[]): ReactionWord => ({
+  kind: 'reaction',
+  key,
+  name,
+  aliases,
+});
+
+const reactions: readonly ReactionWord[] = [
+  reaction('frames', 'frame', ['framing', 'forearm in the way', 'stiff arm']),
+  reaction('hips-out', 'hip out', ['hips out', 'shrimps', 'moves the hips away']),
+  reaction('posts', 'post a hand', ['posts hand', 'base out', 'hand to the mat']),
+  reaction('turtles', 'turtle up', ['turtles', 'turns to all fours']),
+  reaction('clasps', 'clasp the hands', ['clasps hands', 'locks the hands', 'grips together']),
+  reaction('holds-hand', 'hold the choking hand', ['two on one', 'hold the hand', 'hand fights']),
+  reaction('steps-out', 'step out', ['steps back', 'leg out', 'backs away']),
+  reaction('underhook', 'win the underhook', ['underhooks', 'pummels under', 'gets the underhook']),
+  reaction('sprawls', 'sprawl', ['hips back', 'legs back']),
+  reaction('hands-to-collar', 'bring the hands to the collar', ['hands to collar', 'defends the neck', 'elbows up']),
+  reaction('turns-in', 'turn in', ['turns to face', 'comes to the elbow']),
+  reaction('postures', 'posture up', ['sits up tall', 'straightens', 'posture']),
+];
+
+const reason = (key: string, name: string, aliases: readonly string[]): ReasonWord => ({
+  kind: 'reason',
+  key,
+  name,
+  aliases,
+});
+
+const reasons: readonly ReasonWord[] = [
+  reason('no-angle', 'no angle', ['square on', 'straight in front']),
+  reason('grip-lost', 'grip lost', ['lost the grip', 'grip broken', 'stripped']),
+  reason('too-far', 'too far away', ['no contact', 'space left']),
+  reason('weight-high', 'weight too high', ['hips too high', 'too high']),
+  reason('late', 'too late', ['late', 'slow', 'window shut']),
+  reason('frame-left', 'their frame stayed in', ['frame not cleared', 'frame inside']),
+  reason('hips-free', 'their hips stayed free', ['hips not held', 'free hips']),
+  reason('posture-kept', 'their posture stayed upright', ['posture not broken', 'upright']),
+  reason('hand-free', 'their posting hand stayed free', ['post not taken', 'free hand']),
+];
+
+/** Everything that ships. Order carries no meaning but in choices where nothing else decides. */
+export const SHIPPED_WORDS: readonly Word[] = [
+  ...positions,
+  ...actions,
+  ...targets,
+  ...submissions,
+  ...reactions,
+  ...reasons,
+];
