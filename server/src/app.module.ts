@@ -1,0 +1,44 @@
+import { Module, type DynamicModule } from '@nestjs/common';
+import { APP_GUARD } from '@nestjs/core';
+import { AccountsModule } from './accounts/accounts.module.js';
+import { SessionGuard } from './accounts/session.guard.js';
+import { ClipsModule } from './clips/clips.module.js';
+import { CONFIG, type Config } from './config/config.js';
+import { DatabaseModule } from './database/database.module.js';
+import { DemoService } from './demo/demo.service.js';
+import { FootageModule } from './footage/footage.module.js';
+import { HealthController } from './health/health.controller.js';
+import { LibraryModule } from './library/library.module.js';
+import { MediaModule } from './media/media.module.js';
+
+@Module({})
+class ConfigModule {
+  static with(config: Config): DynamicModule {
+    return {
+      module: ConfigModule,
+      global: true,
+      providers: [{ provide: CONFIG, useValue: config }],
+      exports: [CONFIG],
+    };
+  }
+}
+
+@Module({})
+export class AppModule {
+  static with(config: Config): DynamicModule {
+    return {
+      module: AppModule,
+      imports: [
+        ConfigModule.with(config),
+        DatabaseModule,
+        AccountsModule,
+        LibraryModule,
+        MediaModule,
+        FootageModule,
+        ClipsModule,
+      ],
+      controllers: [HealthController],
+      providers: [{ provide: APP_GUARD, useClass: SessionGuard }, DemoService],
+    };
+  }
+}

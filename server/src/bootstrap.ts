@@ -1,0 +1,70 @@
+import 'reflect-metadata';
+import { mkdir } from 'node:fs/promises';
+import { join } from 'node:path';
+import type { LoggerService } from '@nestjs/common';
+import { NestFactory } from '@nestjs/core';
+import type { NestExpressApplication } from '@nestjs/platform-express';
+import type { NextFunction, Request, Response } from 'express';
+import helmet from 'helmet';
+import { pino, type Logger } from 'pino';
+import { Sequelize } from 'sequelize';
+import { AppModule } from './app.module.js';
+import type { Config } from './config/config.js';
+import { migrator } from './database/migrate.js';
+import { RefusalFilter } from './errors/refusal.filter.js';
+
+const nestLogger = (log: Logger): LoggerService => ({
+  log: (m: unknown) => log.debug(m),
+  error: (m: unknown, ...rest: unknown[]) => log.error({ rest }, String(m)),
+  warn: (m: unknown) => log.warn(m),
+  debug: (m: unknown) => log.trace(m),
+  verbose: (m: unknown) => log.trace(m),
+});
+
+/** Hashed assets never change; the page itself is asked for anew each time. Every address that is no file is the application's. */
+const serveWeb = (app: NestExpressApplication, webDir: string): void => {
+  app.useStaticAssets(webDir, {
+    index: false,
+    setHeaders: (response, path) =>
+      void response.setHeader(
+        'Cache-Control',
+        path.includes('/assets/') ? 'public, max-age=31536000, immutable' : 'no-cache',
+      ),
+  });
+  app.use((request: Request, response: Response, next: NextFunction) => {
+    if (!['GET', 'HEAD'].includes(request.method) || request.path.startsWith('/api/') || request.path === '/api')
+      return next();
+    response.sendFile('index.html', { root: webDir, headers: { 'Cache-Control': 'no-cache' } });
+  });
+};
+
+/** The application, migrated and ready to listen. */
+export const bootstrap = async (config: Config): Promise<NestExpressApplication> => {
+  const log = pino({ level: config.logLevel }, pino.destination({ dest: 2, sync: true }));
+  await mkdir(join(config.dataDir, 'media'), { recursive: true });
+  const app = await NestFactory.create<NestExpressApplication>(AppModule.with(config), {
+    logger: nestLogger(log),
+    abortOnError: false,
+  });
+  app.use(
+    helmet({
+      contentSecurityPolicy: {
+        directives: {
+          defaultSrc: ["'self'"],
+          styleSrc: ["'self'", "'unsafe-inline'"],
+          workerSrc: ["'self'", 'blob:'],
+          imgSrc: ["'self'", 'data:', 'blob:'],
+          mediaSrc: ["'self'", 'blob:'],
+          upgradeInsecureRequests: null,
+        },
+      },
+      strictTransportSecurity: false,
+    }),
+  );
+  serveWeb(app, config.webDir);
+  app.setGlobalPrefix('api');
+  app.useBodyParser('json', { limit: '256kb' });
+  app.useGlobalFilters(new RefusalFilter(log));
+  await migrator(app.get(Sequelize)).up();
+  return app;
+};

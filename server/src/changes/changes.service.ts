@@ -1,0 +1,128 @@
+import { Inject, Injectable } from '@nestjs/common';
+import { Sequelize } from 'sequelize';
+import type { Session } from '../accounts/session.js';
+import type { Entity, Models } from '../database/models.js';
+import { MODELS } from '../database/tokens.js';
+import { Refused } from '../errors/refused.js';
+import { Edit, type Touched } from './edit.js';
+
+/** How many of a person's latest edits can be undone. */
+const UNDO_DEPTH = 10;
+/** Rows whose change is a change of the attempt above them. */
+const BELOW_ATTEMPT: readonly Entity[] = ['control', 'reaction', 'reason'];
+const DEADLOCK_TRIES = 3;
+
+/** The only way rows of an academy are changed: an edit with an id made by the client, in one transaction, kept as change records. */
+@Injectable()
+export class ChangesService {
+  constructor(
+    @Inject(Sequelize) private readonly sequelize: Sequelize,
+    @Inject(MODELS) private readonly models: Models,
+  ) {}
+
+  /** Runs an edit. One that was done before (same id) is not done again: what it touched then is the answer. */
+  async edit(session: Session, editId: string, write: (edit: Edit) => Promise<void>): Promise<Touched> {
+    for (let tries = 1; ; tries++) {
+      try {
+        return await this.once(session, editId, null, write);
+      } catch (error) {
+        const code = (error as { parent?: { code?: string } }).parent?.code;
+        if (code !== 'ER_LOCK_DEADLOCK' || tries === DEADLOCK_TRIES) throw error;
+      }
+    }
+  }
+
+  /** What an edit touched that this person has already made; undefined where there is none. */
+  async repeat(session: Session, editId: string): Promise<Touched | undefined> {
+    const done = await this.models.edit.findOne({
+      where: { academyId: session.academyId, id: editId, accountId: session.accountId },
+    });
+    return done ? this.touchedBy(session, editId) : undefined;
+  }
+
+  private async once(
+    session: Session,
+    editId: string,
+    undoes: string | null,
+    write: (edit: Edit) => Promise<void>,
+  ): Promise<Touched> {
+    return this.sequelize.transaction(async (transaction) => {
+      const academyId = session.academyId;
+      const done = await this.models.edit.findOne({ where: { academyId, id: editId }, transaction });
+      if (done) {
+        if (done.get('accountId') !== session.accountId) throw new Refused({ code: 'id-taken', facts: {} });
+        return this.touchedBy(session, editId);
+      }
+      const now = new Date();
+      await this.models.edit.create(
+        { academyId, id: editId, accountId: session.accountId, at: now, undoesId: undoes, undoneAt: null },
+        { transaction },
+      );
+      const edit = new Edit(this.models, academyId, transaction, now);
+      await write(edit);
+      await this.models.changeRecord.bulkCreate(
+        edit.changes.map((c, ordinal) => ({ academyId, editId, ordinal, ...c })),
+        { transaction },
+      );
+      return edit.touched;
+    });
+  }
+
+  private async recordsOf(session: Session, editId: string): Promise<Edit['changes'][number][]> {
+    const rows = await this.models.changeRecord.findAll({
+      where: { academyId: session.academyId, editId },
+      order: [['ordinal', 'ASC']],
+    });
+    return rows.map((r) => r.get({ plain: true }) as unknown as Edit['changes'][number]);
+  }
+
+  private async touchedBy(session: Session, editId: string): Promise<Touched> {
+    const touched = new Map<Entity, Set<string>>();
+    const add = (entity: Entity, id: string): void =>
+      void touched.set(entity, (touched.get(entity) ?? new Set()).add(id));
+    for (const record of await this.recordsOf(session, editId)) {
+      add(record.entity, record.entityId);
+      const above = await this.attemptAbove(session, record);
+      if (above !== undefined) add('attempt', above);
+    }
+    return touched;
+  }
+
+  private async attemptAbove(
+    session: Session,
+    record: { entity: Entity; entityId: string },
+  ): Promise<string | undefined> {
+    if (!BELOW_ATTEMPT.includes(record.entity)) return undefined;
+    const row = await this.models[record.entity].findOne({
+      where: { academyId: session.academyId, id: record.entityId },
+    });
+    return row?.get('attemptId') as string | undefined;
+  }
+
+  /** Takes back the newest edit of this person that is not undone yet, among the last ten, made out of its change records. */
+  async undo(session: Session, editId: string): Promise<Touched> {
+    const latest = await this.models.edit.findAll({
+      where: { academyId: session.academyId, accountId: session.accountId, undoesId: null },
+      order: [['number', 'DESC']],
+      limit: UNDO_DEPTH,
+    });
+    const already = await this.models.edit.findOne({ where: { academyId: session.academyId, id: editId } });
+    const target = latest.find((e) => e.get('undoneAt') === null);
+    if (!target && !already) throw new Refused({ code: 'nothing-to-undo', facts: {} });
+    const targetId = (already?.get('undoesId') ?? target?.get('id')) as string;
+    const records = await this.recordsOf(session, targetId);
+    return this.once(session, editId, targetId, async (edit) => {
+      const bumped = new Set<string>();
+      for (const record of [...records].reverse()) {
+        await edit.revert(record);
+        const attempt = await this.attemptAbove(session, record);
+        if (attempt !== undefined) bumped.add(attempt);
+      }
+      for (const attempt of bumped) if (await edit.find('attempt', attempt)) await edit.bump('attempt', attempt);
+      await this.models.edit.update(
+        { undoneAt: edit.now },
+        { where: { academyId: session.academyId, id: targetId }, transaction: edit.transaction },
+      );
+    });
+  }
+}

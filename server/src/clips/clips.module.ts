@@ -1,0 +1,13 @@
+import { Module } from '@nestjs/common';
+import { MediaModule } from '../media/media.module.js';
+import { ClipsController } from './clips.controller.js';
+import { ClipsRepository } from './clips.repository.js';
+import { ClipsService } from './clips.service.js';
+
+@Module({
+  imports: [MediaModule],
+  controllers: [ClipsController],
+  providers: [ClipsService, ClipsRepository],
+  exports: [ClipsService],
+})
+export class ClipsModule {}

@@ -1,0 +1,215 @@
+import { Inject, Injectable } from '@nestjs/common';
+import type { Attempt, Control, ReactionUse, ReasonUse } from '@odograph/core';
+import type { AttemptEdit, AttemptFields, Changed, ClipEdit, NewClip, Removal } from '@odograph/core/contract';
+import type { Session } from '../accounts/session.js';
+import { ChangesService } from '../changes/changes.service.js';
+import type { Difference, Edit } from '../changes/edit.js';
+import type { Row } from '../database/models.js';
+import { invalid, notFound } from '../errors/refused.js';
+import { fromControl, fromFinish, fromReaction, fromReason } from '../library/library.mapper.js';
+import { LibraryService } from '../library/library.service.js';
+import { MediaService, type FrameTimes } from '../media/media.service.js';
+import { ClipsRepository } from './clips.repository.js';
+import { checkWords } from './wordCheck.js';
+
+type Below = 'control' | 'reaction' | 'reason';
+
+/** Fields of a request as columns of the attempt's row; lists are rows of their own. */
+const scalarRow = (fields: Partial<AttemptFields>, times: FrameTimes): Row => {
+  const row: Row = {};
+  for (const field of ['subject', 'action', 'intent', 'result', 'depth'] as const)
+    if (fields[field] !== undefined) row[field] = fields[field];
+  if (fields.state !== undefined)
+    Object.assign(row, { statePosition: fields.state?.position ?? null, stateRole: fields.state?.role ?? null });
+  if (fields.lead !== undefined) row['leadSide'] = fields.lead;
+  if (fields.finish !== undefined) Object.assign(row, fromFinish(fields.finish));
+  for (const name of ['start', 'commit', 'end'] as const) {
+    const frame = fields[`${name}Frame`];
+    if (frame !== undefined)
+      Object.assign(row, { [`${name}Frame`]: frame, [`${name}Pts`]: frame === null ? null : times.instant(frame).pts });
+  }
+  return row;
+};
+
+const clamp = (x: number, low: number, high: number): number => Math.min(high, Math.max(low, x));
+
+@Injectable()
+export class ClipsService {
+  constructor(
+    @Inject(ChangesService) private readonly changes: ChangesService,
+    @Inject(LibraryService) private readonly library: LibraryService,
+    @Inject(MediaService) private readonly media: MediaService,
+    @Inject(ClipsRepository) private readonly clips: ClipsRepository,
+  ) {}
+
+  /** One phrase makes an attempt and the clip that looks at it, together or not at all. */
+  async create(session: Session, request: NewClip): Promise<Changed> {
+    const academy = session.academyId;
+    const { attempt, clip } = request;
+    const angle = await this.clips.angle(academy, clip.angleId);
+    if (!angle) throw notFound();
+    const times = await this.media.frameTimes(academy, angle.fileId);
+    this.checkRange(clip.inFrame, clip.outFrame, angle, 'clip');
+    const startFrame = attempt.startFrame ?? clip.inFrame;
+    const endFrame = attempt.endFrame ?? clip.outFrame;
+    this.checkInstants(clip.inFrame, startFrame, attempt.commitFrame ?? null, endFrame, clip.outFrame);
+    checkWords(attempt, await this.library.words(academy), 'attempt');
+    const touched = await this.changes.edit(session, request.editId, async (edit) => {
+      const scalars = {
+        ...scalarRow({ ...attempt, startFrame, endFrame }, times),
+        footageId: angle.footageId,
+        angleId: clip.angleId,
+        shownAs: 'right',
+        series: 1,
+        intent: attempt.intent ?? 'own',
+      };
+      await edit.create('attempt', attempt.id, scalars);
+      await this.writeLists(edit, attempt.id, undefined, attempt);
+      const [inAt, outAt] = [times.instant(clip.inFrame), times.instant(clip.outFrame)];
+      await edit.create('clip', clip.id, {
+        attemptId: attempt.id,
+        angleId: clip.angleId,
+        inFrame: inAt.frame,
+        inPts: inAt.pts,
+        outFrame: outAt.frame,
+        outPts: outAt.pts,
+        note: clip.note ?? '',
+      });
+    });
+    return this.library.changed(academy, touched);
+  }
+
+  async editAttempt(session: Session, id: string, { editId, baseVersion, changes }: AttemptEdit): Promise<Changed> {
+    const academy = session.academyId;
+    const before = await this.clips.attempt(academy, id);
+    if (!before) throw notFound();
+    checkWords(changes, await this.library.words(academy), 'changes');
+    const angle = await this.clips.angle(academy, before.angleId);
+    if (!angle) throw notFound();
+    const times = await this.media.frameTimes(academy, angle.fileId);
+    const start = changes.startFrame ?? before.start.frame,
+      end = changes.endFrame ?? before.end.frame;
+    const commit = changes.commitFrame === undefined ? (before.commit?.frame ?? null) : changes.commitFrame;
+    if ('startFrame' in changes || 'endFrame' in changes || 'commitFrame' in changes)
+      this.checkInstants(angle.fromFrame, start, commit, end, angle.toFrame);
+    const touched = await this.changes.edit(session, editId, async (edit) => {
+      await edit.update('attempt', id, baseVersion, scalarRow(changes, times), () => this.differences(changes, before));
+      if (await this.writeLists(edit, id, before, changes)) await edit.bump('attempt', id);
+    });
+    return this.library.changed(academy, touched);
+  }
+
+  async editClip(session: Session, id: string, { editId, baseVersion, changes }: ClipEdit): Promise<Changed> {
+    const academy = session.academyId;
+    const clip = await this.clips.clip(academy, id);
+    const attempt = clip && (await this.clips.attempt(academy, clip.attemptId));
+    const angle = clip && (await this.clips.angle(academy, clip.angleId));
+    if (!clip || !attempt || !angle) throw notFound();
+    const times = await this.media.frameTimes(academy, angle.fileId);
+    const inFrame = changes.inFrame ?? clip.in.frame,
+      outFrame = changes.outFrame ?? clip.out.frame;
+    this.checkRange(inFrame, outFrame, angle, 'changes');
+    const touched = await this.changes.edit(session, editId, async (edit) => {
+      const row: Row = { ...(changes.note === undefined ? {} : { note: changes.note }) };
+      if (changes.inFrame !== undefined) Object.assign(row, { inFrame, inPts: times.instant(inFrame).pts });
+      if (changes.outFrame !== undefined) Object.assign(row, { outFrame, outPts: times.instant(outFrame).pts });
+      const theirs: Record<string, unknown> = { inFrame: clip.in.frame, outFrame: clip.out.frame, note: clip.note };
+      await edit.update('clip', id, baseVersion, row, () =>
+        Object.entries(changes).map(([field, yours]) => ({ field, yours, theirs: theirs[field] })),
+      );
+      if (inFrame === clip.in.frame && outFrame === clip.out.frame) return;
+      const start = attempt.start.frame === clip.in.frame ? inFrame : clamp(attempt.start.frame, inFrame, outFrame);
+      const end = attempt.end.frame === clip.out.frame ? outFrame : clamp(attempt.end.frame, start, outFrame);
+      const commitFrame = attempt.commit ? clamp(attempt.commit.frame, start, end) : null;
+      await edit.update(
+        'attempt',
+        attempt.id,
+        null,
+        scalarRow({ startFrame: start, endFrame: end, commitFrame }, times),
+      );
+    });
+    return this.library.changed(academy, touched);
+  }
+
+  /** Puts a clip in the bin, and its attempt with it when no other clip looks at that. */
+  async remove(session: Session, id: string, { editId, baseVersion }: Removal): Promise<Changed> {
+    const academy = session.academyId;
+    const clip = await this.clips.clip(academy, id);
+    if (!clip) {
+      const touched = await this.changes.repeat(session, editId);
+      if (!touched) throw notFound();
+      return this.library.changed(academy, touched);
+    }
+    const others = await this.clips.otherClips(academy, clip.attemptId, id);
+    const touched = await this.changes.edit(session, editId, async (edit) => {
+      await edit.remove('clip', id, baseVersion);
+      if (others === 0) await edit.remove('attempt', clip.attemptId, null);
+    });
+    return this.library.changed(academy, touched);
+  }
+
+  private checkRange(
+    inFrame: number,
+    outFrame: number,
+    angle: { fromFrame: number; toFrame: number },
+    prefix: string,
+  ): void {
+    if (outFrame <= inFrame) throw invalid(`${prefix}.outFrame`, 'must come after inFrame');
+    if (inFrame < angle.fromFrame) throw invalid(`${prefix}.inFrame`, 'lies before the beginning of the footage');
+    if (outFrame > angle.toFrame) throw invalid(`${prefix}.outFrame`, 'lies behind the end of the footage');
+  }
+
+  private checkInstants(inFrame: number, start: number, commit: number | null, end: number, outFrame: number): void {
+    if (start < inFrame || start > end) throw invalid('attempt.startFrame', 'must lie between in and end');
+    if (end > outFrame) throw invalid('attempt.endFrame', 'must lie between start and out');
+    if (commit !== null && (commit < start || commit > end))
+      throw invalid('attempt.commitFrame', 'must lie between start and end');
+  }
+
+  /** How the fields that were sent differ from what is there now, in the words of the request. */
+  private differences(changes: Partial<AttemptFields>, now: Attempt): readonly Difference[] {
+    const theirs: Record<string, unknown> = {
+      ...now,
+      startFrame: now.start.frame,
+      commitFrame: now.commit?.frame ?? null,
+      endFrame: now.end.frame,
+    };
+    return Object.entries(changes).map(([field, yours]) => ({ field, yours, theirs: theirs[field] }));
+  }
+
+  /** Brings the lists of an attempt to what was sent; says whether anything changed. */
+  private async writeLists(
+    edit: Edit,
+    attemptId: string,
+    before: Attempt | undefined,
+    fields: Partial<AttemptFields>,
+  ): Promise<boolean> {
+    const changed = [
+      fields.controls &&
+        (await this.writeList(edit, attemptId, 'control', before?.controls ?? [], fields.controls, fromControl)),
+      fields.reactions &&
+        (await this.writeList(edit, attemptId, 'reaction', before?.reactions ?? [], fields.reactions, fromReaction)),
+      fields.reasons &&
+        (await this.writeList(edit, attemptId, 'reason', before?.reasons ?? [], fields.reasons, fromReason)),
+    ];
+    return changed.some(Boolean);
+  }
+
+  private async writeList<T extends Control | ReactionUse | ReasonUse>(
+    edit: Edit,
+    attemptId: string,
+    entity: Below,
+    before: readonly T[],
+    after: readonly T[],
+    toRow: (item: T, ordinal: number) => Row,
+  ): Promise<boolean> {
+    const records = edit.changes.length;
+    const kept = new Set(after.map((item) => item.id));
+    for (const item of before) if (!kept.has(item.id)) await edit.remove(entity, item.id, null);
+    for (const [ordinal, item] of after.entries()) {
+      if (before.some((b) => b.id === item.id)) await edit.update(entity, item.id, null, toRow(item, ordinal));
+      else await edit.create(entity, item.id, { attemptId, ...toRow(item, ordinal) });
+    }
+    return edit.changes.length > records;
+  }
+}

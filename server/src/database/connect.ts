@@ -1,0 +1,18 @@
+import { Sequelize } from 'sequelize';
+import type { Config } from '../config/config.js';
+
+/** One pool on the project's own MariaDB. Instants are UTC; days come back as text. */
+export const connect = (config: Config): Sequelize =>
+  new Sequelize({
+    dialect: 'mariadb',
+    host: config.database.host,
+    port: config.database.port,
+    database: config.database.name,
+    username: config.database.user,
+    password: config.database.password,
+    dialectOptions: { timezone: 'Z', bigIntAsNumber: true, checkNumberRange: false },
+    timezone: '+00:00',
+    logging: false,
+    pool: { max: 16, min: 0 },
+    define: { timestamps: false, underscored: true, freezeTableName: true },
+  });

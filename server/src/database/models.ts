@@ -1,0 +1,196 @@
+import { DataTypes, type Model, type ModelAttributes, type ModelStatic, type Sequelize } from 'sequelize';
+
+export type Row = Record<string, unknown>;
+export type RowModel = ModelStatic<Model<Row, Row>>;
+
+const id = { type: DataTypes.CHAR(36) };
+const text = { type: DataTypes.STRING };
+const int = { type: DataTypes.INTEGER };
+const num = { type: DataTypes.DOUBLE };
+const flag = { type: DataTypes.BOOLEAN };
+const at = { type: DataTypes.DATE(3) };
+
+/** The kinds of rows that edits change, each with its table and its own columns (attribute names; columns are the same in snake case). */
+const ENTITIES = {
+  person: ['persons', { name: text }],
+  file: [
+    'files',
+    {
+      name: text,
+      mime: text,
+      sizeBytes: { type: DataTypes.BIGINT },
+      sha256: text,
+      frames: int,
+      width: int,
+      height: int,
+      timeBaseNum: int,
+      timeBaseDen: int,
+    },
+  ],
+  footage: [
+    'footage',
+    {
+      title: text,
+      setting: text,
+      logged: text,
+      live: flag,
+      gi: flag,
+      counted: flag,
+      date: { type: DataTypes.DATEONLY },
+      athleteA: id,
+      athleteB: id,
+      kitA: text,
+      kitB: text,
+    },
+  ],
+  angle: [
+    'angles',
+    { footageId: id, fileId: id, fromFrame: int, toFrame: int, fromPts: num, offsetMs: num, rate: num, kind: text },
+  ],
+  attempt: [
+    'attempts',
+    {
+      footageId: id,
+      angleId: id,
+      subject: text,
+      statePosition: text,
+      stateRole: text,
+      leadSide: text,
+      action: text,
+      intent: text,
+      result: text,
+      depth: int,
+      finishKind: text,
+      finishKey: text,
+      finishRole: text,
+      finishWon: flag,
+      restartPosition: text,
+      restartRole: text,
+      resisted: flag,
+      shownAs: text,
+      parentId: id,
+      series: int,
+      counterOfId: id,
+      startFrame: int,
+      startPts: num,
+      commitFrame: int,
+      commitPts: num,
+      endFrame: int,
+      endPts: num,
+    },
+  ],
+  control: [
+    'controls',
+    {
+      attemptId: id,
+      ordinal: int,
+      holder: text,
+      limb: text,
+      limbSide: text,
+      kind: text,
+      target: text,
+      targetOwner: text,
+      targetSide: text,
+      cloth: flag,
+      gainedFrame: int,
+      gainedPts: num,
+      lostFrame: int,
+      lostPts: num,
+    },
+  ],
+  reaction: ['attempt_reactions', { attemptId: id, ordinal: int, what: text, isAction: flag, deciding: flag }],
+  reason: ['attempt_reasons', { attemptId: id, ordinal: int, reason: text, main: flag }],
+  clip: [
+    'clips',
+    {
+      attemptId: id,
+      angleId: id,
+      inFrame: int,
+      inPts: num,
+      outFrame: int,
+      outPts: num,
+      note: { type: DataTypes.TEXT },
+    },
+  ],
+} as const satisfies Record<string, readonly [string, ModelAttributes]>;
+
+export type Entity = keyof typeof ENTITIES;
+export const ENTITY_NAMES = Object.keys(ENTITIES) as Entity[];
+
+/** Attribute names of an entity's own columns. */
+export const columnsOf = (entity: Entity): readonly string[] => Object.keys(ENTITIES[entity][1]);
+
+export type Models = Readonly<
+  Record<
+    Entity | 'academy' | 'account' | 'membership' | 'session' | 'wordChange' | 'wordAlias' | 'edit' | 'changeRecord',
+    RowModel
+  >
+>;
+
+export const defineModels = (sequelize: Sequelize): Models => {
+  const define = (table: string, columns: ModelAttributes): RowModel =>
+    sequelize.define<Model<Row, Row>>(table, columns as ModelAttributes<Model<Row, Row>>, { tableName: table });
+  const own = {
+    academyId: { ...id, primaryKey: true },
+    id: { ...id, primaryKey: true },
+    version: int,
+    createdAt: at,
+    changedAt: at,
+    deletedAt: at,
+  };
+  const entities = Object.fromEntries(
+    Object.entries(ENTITIES).map(([entity, [table, columns]]) => [entity, define(table, { ...own, ...columns })]),
+  ) as Record<Entity, RowModel>;
+  return {
+    ...entities,
+    academy: define('academies', {
+      id: { ...id, primaryKey: true },
+      name: text,
+      timeZone: text,
+      createdAt: at,
+      demoLoadedAt: at,
+    }),
+    account: define('accounts', {
+      id: { ...id, primaryKey: true },
+      email: text,
+      name: text,
+      passwordHash: text,
+      createdAt: at,
+    }),
+    membership: define('memberships', {
+      academyId: { ...id, primaryKey: true },
+      accountId: { ...id, primaryKey: true },
+      role: text,
+      createdAt: at,
+    }),
+    session: define('sessions', {
+      tokenHash: { ...text, primaryKey: true },
+      academyId: id,
+      accountId: id,
+      createdAt: at,
+      expiresAt: at,
+    }),
+    wordChange: define('word_changes', { ...own, kind: text, wordKey: text, name: text, hidden: flag }),
+    wordAlias: define('word_aliases', { ...own, wordChangeId: id, alias: text }),
+    edit: define('edits', {
+      academyId: { ...id, primaryKey: true },
+      id: { ...id, primaryKey: true },
+      accountId: id,
+      at,
+      undoesId: id,
+      undoneAt: at,
+      number: { type: DataTypes.BIGINT },
+    }),
+    changeRecord: define('change_records', {
+      academyId: { ...id, primaryKey: true },
+      editId: { ...id, primaryKey: true },
+      ordinal: { ...int, primaryKey: true },
+      entity: text,
+      entityId: id,
+      field: text,
+      beforeValue: { type: DataTypes.JSON },
+      afterValue: { type: DataTypes.JSON },
+      baseVersion: int,
+    }),
+  };
+};

@@ -1,0 +1,92 @@
+import { createReadStream } from 'node:fs';
+import { readFile } from 'node:fs/promises';
+import { join } from 'node:path';
+import { Inject, Injectable } from '@nestjs/common';
+import { newClip, newFootage, type NewClip, type NewFootage } from '@odograph/core/contract';
+import type { Session } from '../accounts/session.js';
+import { hashPassword } from '../accounts/accounts.service.js';
+import { ClipsService } from '../clips/clips.service.js';
+import type { AcademyId } from '../database/academyId.js';
+import type { Models } from '../database/models.js';
+import { MODELS } from '../database/tokens.js';
+import { checked } from '../errors/checked.js';
+import { FootageService } from '../footage/footage.service.js';
+import { MediaService } from '../media/media.service.js';
+
+type DemoAcademy = {
+  readonly id: string;
+  readonly name: string;
+  readonly timeZone: string;
+  readonly accounts: readonly {
+    readonly id: string;
+    readonly email: string;
+    readonly password: string;
+    readonly name: string;
+    readonly role: Session['role'];
+  }[];
+  readonly files: readonly { readonly id: string; readonly path: string }[];
+  readonly footage: readonly NewFootage[];
+  readonly clips: readonly NewClip[];
+};
+
+/** Loads the demo library through the same services that requests go through. Every step is repeatable, so a start that was cut short goes on. */
+@Injectable()
+export class DemoService {
+  constructor(
+    @Inject(MODELS) private readonly models: Models,
+    @Inject(MediaService) private readonly media: MediaService,
+    @Inject(FootageService) private readonly footage: FootageService,
+    @Inject(ClipsService) private readonly clips: ClipsService,
+  ) {}
+
+  async load(folder: string): Promise<void> {
+    const { academies } = JSON.parse(await readFile(join(folder, 'demo.json'), 'utf8')) as {
+      academies: readonly DemoAcademy[];
+    };
+    for (const academy of academies) {
+      const known = await this.models.academy.findOne({ where: { id: academy.id } });
+      if (known?.get('demoLoadedAt')) continue;
+      if (!known)
+        await this.models.academy.create({
+          id: academy.id,
+          name: academy.name,
+          timeZone: academy.timeZone,
+          createdAt: new Date(),
+          demoLoadedAt: null,
+        });
+      await this.loadAccounts(academy);
+      await this.loadLibrary(academy, folder);
+      await this.models.academy.update({ demoLoadedAt: new Date() }, { where: { id: academy.id } });
+    }
+  }
+
+  private async loadAccounts(academy: DemoAcademy): Promise<void> {
+    for (const { id, email, password, name, role } of academy.accounts) {
+      if (!(await this.models.account.findOne({ where: { id } })))
+        await this.models.account.create({
+          id,
+          email,
+          name,
+          passwordHash: await hashPassword(password),
+          createdAt: new Date(),
+        });
+      await this.models.membership.findOrCreate({
+        where: { academyId: academy.id, accountId: id },
+        defaults: { academyId: academy.id, accountId: id, role, createdAt: new Date() },
+      });
+    }
+  }
+
+  private async loadLibrary(academy: DemoAcademy, folder: string): Promise<void> {
+    const session: Session = {
+      accountId: academy.accounts[0]!.id,
+      academyId: academy.id as AcademyId,
+      role: 'head',
+      tokenHash: '',
+    };
+    for (const file of academy.files)
+      await this.media.takeIn(session.academyId, file.id, file.path, createReadStream(join(folder, file.path)));
+    for (const footage of academy.footage) await this.footage.create(session, checked(newFootage, footage));
+    for (const clip of academy.clips) await this.clips.create(session, checked(newClip, clip));
+  }
+}

@@ -1,0 +1,83 @@
+import { Catch, HttpException, type ArgumentsHost, type ExceptionFilter } from '@nestjs/common';
+import type { ErrorBody, Refusal, RefusalCode } from '@odograph/core/contract';
+import type { Response } from 'express';
+import type { Logger } from 'pino';
+import { Refused } from './refused.js';
+
+const STATUS: Record<RefusalCode, number> = {
+  invalid: 400,
+  'signed-out': 401,
+  'wrong-sign-in': 401,
+  'too-many-tries': 429,
+  'not-allowed': 403,
+  'not-found': 404,
+  stale: 409,
+  'id-taken': 409,
+  'not-video': 422,
+  'too-large': 413,
+  'nothing-to-undo': 409,
+  'cannot-undo': 409,
+  internal: 500,
+};
+
+const messageOf = (refusal: Refusal): string => {
+  switch (refusal.code) {
+    case 'invalid':
+      return refusal.facts.fields.map((f) => `${f.field}: ${f.reason}`).join('; ');
+    case 'signed-out':
+      return 'Nobody is signed in.';
+    case 'wrong-sign-in':
+      return 'E-mail and password do not belong together.';
+    case 'too-many-tries':
+      return `Too many tries; again in ${refusal.facts.retryAfterS} s.`;
+    case 'not-allowed':
+      return `A ${refusal.facts.role} cannot do this.`;
+    case 'not-found':
+      return 'There is no such thing here.';
+    case 'stale':
+      return `Changed by somebody else meanwhile: ${refusal.facts.fields.map((f) => f.field).join(', ')}.`;
+    case 'id-taken':
+      return 'This id is in use for something else.';
+    case 'not-video':
+      return refusal.facts.why;
+    case 'too-large':
+      return `Larger than ${refusal.facts.limitBytes} bytes.`;
+    case 'nothing-to-undo':
+      return 'There is nothing to undo.';
+    case 'cannot-undo':
+      return `Cannot be undone: ${refusal.facts.field} was changed again since.`;
+    case 'internal':
+      return 'Something went wrong on the server; nothing was saved.';
+  }
+};
+
+/** The only place where reasons become HTTP. Bugs are logged and answered without their insides. */
+@Catch()
+export class RefusalFilter implements ExceptionFilter {
+  constructor(private readonly log: Logger) {}
+
+  catch(error: unknown, host: ArgumentsHost): void {
+    const response = host.switchToHttp().getResponse<Response>();
+    if (response.headersSent) {
+      response.destroy();
+      return;
+    }
+    const refusal = this.refusalOf(error);
+    if (refusal.code === 'internal') this.log.error({ err: error }, 'request failed');
+    const body: ErrorBody = { ...refusal, message: messageOf(refusal) };
+    if (refusal.code === 'too-many-tries') response.setHeader('Retry-After', String(refusal.facts.retryAfterS));
+    response.status(STATUS[refusal.code]).json(body);
+  }
+
+  private refusalOf(error: unknown): Refusal {
+    if (error instanceof Refused) return error.refusal;
+    const status =
+      error instanceof HttpException ? error.getStatus() : ((error as { status?: number } | null)?.status ?? 500);
+    if (status === 404) return { code: 'not-found', facts: {} };
+    if (status === 413)
+      return { code: 'invalid', facts: { fields: [{ field: 'body', reason: 'is larger than a request may be' }] } };
+    if (status >= 400 && status < 500)
+      return { code: 'invalid', facts: { fields: [{ field: 'body', reason: 'cannot be read' }] } };
+    return { code: 'internal', facts: {} };
+  }
+}

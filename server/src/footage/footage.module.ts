@@ -1,0 +1,12 @@
+import { Module } from '@nestjs/common';
+import { MediaModule } from '../media/media.module.js';
+import { FootageController } from './footage.controller.js';
+import { FootageService } from './footage.service.js';
+
+@Module({
+  imports: [MediaModule],
+  controllers: [FootageController],
+  providers: [FootageService],
+  exports: [FootageService],
+})
+export class FootageModule {}

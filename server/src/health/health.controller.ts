@@ -1,0 +1,20 @@
+import { Controller, Get, Inject } from '@nestjs/common';
+import type { HealthAnswer } from '@odograph/core/contract';
+import { Sequelize } from 'sequelize';
+import { Public } from '../accounts/session.guard.js';
+import { CONFIG, type Config } from '../config/config.js';
+
+@Controller('health')
+export class HealthController {
+  constructor(
+    @Inject(Sequelize) private readonly sequelize: Sequelize,
+    @Inject(CONFIG) private readonly config: Config,
+  ) {}
+
+  @Public()
+  @Get()
+  async health(): Promise<HealthAnswer> {
+    await this.sequelize.query('SELECT 1');
+    return { status: 'ok', database: 'ok', version: this.config.version };
+  }
+}

@@ -1,0 +1,151 @@
+import type {
+  Angle,
+  Attempt,
+  Clip,
+  Control,
+  Finish,
+  Footage,
+  Instant,
+  MediaFile,
+  Person,
+  ReactionUse,
+  ReasonUse,
+  State,
+} from '@odograph/core';
+import type { Row } from '../database/models.js';
+
+/** Rows to what the rest of the program knows, and back. Sequelize never leaves the repositories. */
+const pick = <T>(row: Row, ...fields: string[]): T => Object.fromEntries(fields.map((f) => [f, row[f]])) as T;
+
+export const toPerson = (row: Row): Person => pick(row, 'id', 'version', 'name');
+export const toFile = (row: Row): MediaFile => ({
+  ...pick<MediaFile>(row, 'id', 'name', 'mime', 'sha256', 'frames', 'width', 'height', 'timeBaseNum', 'timeBaseDen'),
+  sizeBytes: Number(row['sizeBytes']),
+});
+export const toFootage = (row: Row): Footage =>
+  pick(
+    row,
+    'id',
+    'version',
+    'title',
+    'setting',
+    'logged',
+    'live',
+    'gi',
+    'counted',
+    'date',
+    'athleteA',
+    'athleteB',
+    'kitA',
+    'kitB',
+  );
+export const toAngle = (row: Row): Angle =>
+  pick(row, 'id', 'version', 'footageId', 'fileId', 'fromFrame', 'toFrame', 'fromPts', 'offsetMs', 'rate', 'kind');
+
+const instant = (row: Row, name: string): Instant | null =>
+  row[`${name}Frame`] === null ? null : { frame: row[`${name}Frame`] as number, pts: row[`${name}Pts`] as number };
+const fromInstant = (name: string, at: Instant | null): Row => ({
+  [`${name}Frame`]: at?.frame ?? null,
+  [`${name}Pts`]: at?.pts ?? null,
+});
+const state = (position: unknown, role: unknown): State | null =>
+  typeof position === 'string' ? { position, role: role as State['role'] } : null;
+
+export const toClip = (row: Row): Clip => ({
+  ...pick<Clip>(row, 'id', 'version', 'attemptId', 'angleId', 'note'),
+  in: instant(row, 'in')!,
+  out: instant(row, 'out')!,
+});
+
+const toFinish = (row: Row): Finish | null => {
+  switch (row['finishKind']) {
+    case 'state':
+      return { kind: 'state', position: row['finishKey'] as string, role: row['finishRole'] as State['role'] };
+    case 'submission':
+      return { kind: 'submission', submission: row['finishKey'] as string, won: row['finishWon'] as boolean };
+    case 'reset':
+      return {
+        kind: 'reset',
+        how: row['finishKey'] as 'edge',
+        restart: state(row['restartPosition'], row['restartRole']),
+      };
+    default:
+      return null;
+  }
+};
+
+export const fromFinish = (finish: Finish | null): Row => ({
+  finishKind: finish?.kind ?? null,
+  finishKey:
+    finish === null
+      ? null
+      : finish.kind === 'state'
+        ? finish.position
+        : finish.kind === 'submission'
+          ? finish.submission
+          : finish.how,
+  finishRole: finish?.kind === 'state' ? finish.role : null,
+  finishWon: finish?.kind === 'submission' ? finish.won : null,
+  restartPosition: finish?.kind === 'reset' ? (finish.restart?.position ?? null) : null,
+  restartRole: finish?.kind === 'reset' ? (finish.restart?.role ?? null) : null,
+});
+
+export const toControl = (row: Row): Control => ({
+  ...pick<Control>(row, 'id', 'holder', 'limb', 'limbSide', 'kind', 'target', 'targetOwner', 'targetSide', 'cloth'),
+  gained: instant(row, 'gained'),
+  lost: instant(row, 'lost'),
+});
+export const fromControl = (c: Control, ordinal: number): Row => ({
+  ordinal,
+  holder: c.holder,
+  limb: c.limb,
+  limbSide: c.limbSide,
+  kind: c.kind,
+  target: c.target,
+  targetOwner: c.targetOwner,
+  targetSide: c.targetSide,
+  cloth: c.cloth,
+  ...fromInstant('gained', c.gained),
+  ...fromInstant('lost', c.lost),
+});
+export const toReaction = (row: Row): ReactionUse => pick(row, 'id', 'what', 'isAction', 'deciding');
+export const fromReaction = (r: ReactionUse, ordinal: number): Row => ({
+  ordinal,
+  what: r.what,
+  isAction: r.isAction,
+  deciding: r.deciding,
+});
+export const toReason = (row: Row): ReasonUse => pick(row, 'id', 'reason', 'main');
+export const fromReason = (r: ReasonUse, ordinal: number): Row => ({ ordinal, reason: r.reason, main: r.main });
+
+export const toAttempt = (
+  row: Row,
+  below: { controls: readonly Row[]; reactions: readonly Row[]; reasons: readonly Row[] },
+): Attempt => ({
+  ...pick<Attempt>(
+    row,
+    'id',
+    'version',
+    'footageId',
+    'angleId',
+    'subject',
+    'action',
+    'intent',
+    'result',
+    'depth',
+    'resisted',
+    'shownAs',
+    'parentId',
+    'series',
+    'counterOfId',
+  ),
+  state: state(row['statePosition'], row['stateRole']),
+  lead: row['leadSide'] as Attempt['lead'],
+  finish: toFinish(row),
+  start: instant(row, 'start')!,
+  commit: instant(row, 'commit'),
+  end: instant(row, 'end')!,
+  controls: below.controls.map(toControl),
+  reactions: below.reactions.map(toReaction),
+  reasons: below.reasons.map(toReason),
+});

@@ -1,0 +1,13 @@
+import { Module } from '@nestjs/common';
+import { MediaController } from './media.controller.js';
+import { MediaRepository } from './media.repository.js';
+import { MediaService } from './media.service.js';
+import { MediaStore } from './mediaStore.js';
+import { Stills } from './stills.js';
+
+@Module({
+  controllers: [MediaController],
+  providers: [MediaService, MediaRepository, MediaStore, Stills],
+  exports: [MediaService],
+})
+export class MediaModule {}

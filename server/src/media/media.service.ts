@@ -1,0 +1,96 @@
+import type { Readable } from 'node:stream';
+import { Inject, Injectable } from '@nestjs/common';
+import {
+  frameCount,
+  frameStartS,
+  ptsOf,
+  timeTable,
+  type Instant,
+  type MediaFile,
+  type TimeTable,
+} from '@odograph/core';
+import type { AcademyId } from '../database/academyId.js';
+import { Refused, notFound } from '../errors/refused.js';
+import { MediaRepository } from './media.repository.js';
+import { MediaStore } from './mediaStore.js';
+import { probe } from './probe.js';
+import { Stills } from './stills.js';
+
+/** Presentation times of one file, to turn frame numbers into instants. */
+export class FrameTimes {
+  constructor(private readonly table: TimeTable) {}
+
+  get frames(): number {
+    return frameCount(this.table);
+  }
+  instant(frame: number): Instant {
+    return { frame, pts: ptsOf(this.table, frame) };
+  }
+}
+
+@Injectable()
+export class MediaService {
+  constructor(
+    @Inject(MediaStore) private readonly store: MediaStore,
+    @Inject(MediaRepository) private readonly files: MediaRepository,
+    @Inject(Stills) private readonly stills: Stills,
+  ) {}
+
+  async require(academy: AcademyId, id: string): Promise<MediaFile> {
+    const file = await this.files.file(academy, id);
+    if (!file) throw notFound();
+    return file;
+  }
+
+  /** Takes a file in: whole on the disk and read through before it counts. The same id with the same bytes again is the same file. */
+  async takeIn(academy: AcademyId, id: string, name: string, body: Readable): Promise<MediaFile> {
+    const received = await this.store.receive(body);
+    try {
+      const known = await this.files.file(academy, id);
+      if (known) {
+        if (known.sha256 !== received.sha256) throw new Refused({ code: 'id-taken', facts: {} });
+        return known;
+      }
+      const read = await probe(received.path);
+      if (!read.ok) throw new Refused({ code: 'not-video', facts: { why: read.why } });
+      const { ticks, ...rest } = read.probed;
+      const file: MediaFile = {
+        id,
+        name,
+        sizeBytes: received.sizeBytes,
+        sha256: received.sha256,
+        frames: ticks.length,
+        ...rest,
+      };
+      await this.store.keep(academy, id, received, ticks);
+      await this.files.create(academy, file);
+      return file;
+    } finally {
+      await this.store.discard(received);
+    }
+  }
+
+  async frameTimes(academy: AcademyId, fileId: string): Promise<FrameTimes> {
+    const file = await this.require(academy, fileId);
+    return new FrameTimes(timeTable(await this.store.ticks(academy, fileId), file.timeBaseNum, file.timeBaseDen));
+  }
+
+  async times(
+    academy: AcademyId,
+    fileId: string,
+  ): Promise<{ timeBaseNum: number; timeBaseDen: number; deltas: readonly number[] }> {
+    const file = await this.require(academy, fileId);
+    return {
+      timeBaseNum: file.timeBaseNum,
+      timeBaseDen: file.timeBaseDen,
+      deltas: await this.store.deltas(academy, fileId),
+    };
+  }
+
+  async still(academy: AcademyId, fileId: string, frame: number): Promise<string> {
+    const file = await this.require(academy, fileId);
+    if (frame >= file.frames) throw notFound();
+    const table = timeTable(await this.store.ticks(academy, fileId), file.timeBaseNum, file.timeBaseDen);
+    return this.stills.still(academy, fileId, frame, frameStartS(table, frame) - frameStartS(table, 0));
+  }
+}
