@@ -1,0 +1,59 @@
+// The layer rules: who may know whom. `npm run layers` fails on the first import against one of them.
+const path = (folder) => `^${folder}/src/`;
+
+module.exports = {
+  forbidden: [
+    { name: 'no-cycles', severity: 'error', from: {}, to: { circular: true } },
+    { name: 'core-knows-nobody', severity: 'error', from: { path: path('core') }, to: { path: '^(server|web|demo|e2e|scripts)/' } },
+    {
+      name: 'core-is-pure',
+      comment: 'no platform, no interface, no database: only Joi, and that only in the contract',
+      severity: 'error',
+      from: { path: path('core'), pathNot: '\\.test\\.ts$' },
+      to: { dependencyTypes: ['core', 'npm', 'npm-dev', 'npm-no-pkg', 'npm-unknown'], pathNot: 'node_modules/joi/' },
+    },
+    {
+      name: 'joi-only-in-the-contract',
+      severity: 'error',
+      from: { path: path('core'), pathNot: '^core/src/contract/|\\.test\\.ts$' },
+      to: { path: 'node_modules/joi/' },
+    },
+    {
+      name: 'core-folders-meet-at-their-doors',
+      severity: 'error',
+      from: { path: '^core/src/([^/]+)/' },
+      to: { path: '^core/src/[^/]+/.+', pathNot: '^core/src/$1/|^core/src/[^/]+/index\\.ts$' },
+    },
+    { name: 'server-knows-core', severity: 'error', from: { path: path('server') }, to: { path: '^(web|demo|e2e)/' } },
+    {
+      name: 'sequelize-stays-below',
+      comment: 'rows are read and written in repositories, edits and migrations only',
+      severity: 'error',
+      from: { path: path('server'), pathNot: '^server/src/(database|changes|testing)/|\\.repository\\.ts$|(bootstrap|demo\\.service|health\\.controller)\\.ts$|\\.test\\.ts$' },
+      to: { path: 'node_modules/sequelize/' },
+    },
+    { name: 'web-knows-core', severity: 'error', from: { path: '^web/' }, to: { path: '^(server|demo|e2e)/' } },
+    {
+      name: 'web-takes-no-joi',
+      comment: 'types may come from the contract, schemas stay on the server',
+      severity: 'error',
+      from: { path: '^web/src/', pathNot: '\\.test\\.tsx?$' },
+      to: { path: '(core/(src|dist)/contract|node_modules/joi)/', dependencyTypesNot: ['type-only'] },
+    },
+    { name: 'design-knows-no-feature', severity: 'error', from: { path: '^web/src/(design|workers)/' }, to: { path: '^web/src/(features|app)/' } },
+    { name: 'features-know-no-app', severity: 'error', from: { path: '^web/src/features/' }, to: { path: '^web/src/app/' } },
+    {
+      name: 'features-meet-at-their-doors',
+      severity: 'error',
+      from: { path: '^web/src/features/([^/]+)/' },
+      to: { path: '^web/src/features/[^/]+/', pathNot: '^web/src/features/$1/|^web/src/features/[^/]+/index\\.ts$' },
+    },
+    { name: 'demo-knows-core', severity: 'error', from: { path: '^demo/' }, to: { path: '^(server|web|e2e)/' } },
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    exclude: { path: '(^|/)(dist|node_modules/\\.cache)/' },
+    tsPreCompilationDeps: true,
+    enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['types', 'import', 'default'] },
+  },
+};

@@ -1,0 +1,25 @@
+import hooks from 'eslint-plugin-react-hooks';
+import tseslint from 'typescript-eslint';
+
+export default tseslint.config(
+  { ignores: ['**/dist/**', '**/node_modules/**', '.odograph/**', 'demo/footage/**'] },
+  ...tseslint.configs.recommendedTypeChecked,
+  {
+    languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
+    rules: {
+      '@typescript-eslint/switch-exhaustiveness-check': ['error', { considerDefaultExhaustiveForUnions: true }],
+      '@typescript-eslint/consistent-type-imports': 'error',
+      '@typescript-eslint/prefer-nullish-coalescing': ['error', { ignorePrimitives: { boolean: true, string: true } }],
+      '@typescript-eslint/no-non-null-assertion': 'off',
+      '@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: { attributes: false } }],
+      'max-lines': ['error', { max: 360, skipBlankLines: true, skipComments: true }],
+      'no-console': 'error',
+    },
+  },
+  { files: ['core/src/vocabulary/shipped.ts'], rules: { 'max-lines': 'off' } },
+  { files: ['web/**/*.{ts,tsx}'], plugins: { 'react-hooks': hooks }, rules: hooks.configs.recommended.rules },
+  // Nest asks for class values at run time: an import that looks like a type only is none there
+  { files: ['server/**/*.ts'], rules: { '@typescript-eslint/consistent-type-imports': 'off' } },
+  { files: ['**/*.test.ts', '**/*.test.tsx', 'e2e/**/*.ts'], rules: { '@typescript-eslint/unbound-method': 'off' } },
+  { files: ['**/*.mjs'], ...tseslint.configs.disableTypeChecked },
+);

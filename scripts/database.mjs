@@ -1,0 +1,185 @@
+// A MariaDB of the project's own: its own data folder, loopback only, run as whoever starts it. Never the system's server.
+import { spawn, spawnSync } from 'node:child_process';
+import { createHash, randomBytes } from 'node:crypto';
+import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { tmpdir, userInfo } from 'node:os';
+import { join } from 'node:path';
+import { setTimeout as pause } from 'node:timers/promises';
+import { findProgram } from './machine.mjs';
+import { Stop } from './say.mjs';
+
+export const freePort = () =>
+  new Promise((resolve, reject) => {
+    const probe = createServer().once('error', reject);
+    probe.listen(0, '127.0.0.1', () => {
+      const { port } = probe.address();
+      probe.close(() => resolve(port));
+    });
+  });
+
+const isAlive = (pid) => {
+  try {
+    process.kill(pid, 0);
+    return true;
+  } catch {
+    return false;
+  }
+};
+
+const untilGone = async (pid, ms) => {
+  for (const end = Date.now() + ms; Date.now() < end; await pause(50)) if (!isAlive(pid)) return true;
+  return !isAlive(pid);
+};
+
+const isOurs = (pid, dataDir) => {
+  try {
+    return readFileSync(`/proc/${pid}/cmdline`, 'latin1').includes(dataDir);
+  } catch {
+    return false;
+  }
+};
+
+const lastErrors = (log) =>
+  existsSync(log)
+    ? readFileSync(log, 'utf8')
+        .split('\n')
+        .filter((l) => l.includes('[ERROR]'))
+        .slice(-2)
+        .map((l) => l.replace(/^.*\[ERROR\]\s*/, ''))
+        .join(' ')
+    : '';
+
+/** A server left over from a start that was killed: it is stopped before a new one is started on the same data. */
+const stopLeftover = async (pidFile, dataDir) => {
+  if (!existsSync(pidFile)) return;
+  const pid = Number(readFileSync(pidFile, 'utf8'));
+  if (pid && isAlive(pid) && isOurs(pid, dataDir)) {
+    process.kill(pid, 'SIGTERM');
+    if (!(await untilGone(pid, 20_000)))
+      throw new Stop(`A MariaDB of an earlier start (process ${pid}) does not stop; end it and start again.`);
+  }
+  rmSync(pidFile, { force: true });
+};
+
+/**
+ * Starts MariaDB on `folder` (made when it is not there) and waits until it answers.
+ * `throwAway`: for tests, without waiting for the disk. Gives host, port, user, password, and `stop`.
+ */
+export const startDatabase = async (folder, { throwAway = false } = {}) => {
+  const dataDir = join(folder, 'data');
+  const pidFile = join(folder, 'mariadb.pid');
+  const log = join(folder, 'mariadb.log');
+  const user = userInfo().username;
+  // a socket path holds 107 characters, so it lives in a short folder of its own, closed to others
+  const socketDir = join(
+    tmpdir(),
+    `odograph-${createHash('sha256').update(`${folder} ${user}`).digest('hex').slice(0, 10)}`,
+  );
+  const socket = join(socketDir, 'db.sock');
+  try {
+    mkdirSync(folder, { recursive: true, mode: 0o700 });
+    mkdirSync(socketDir, { recursive: true, mode: 0o700 });
+  } catch (error) {
+    throw new Stop(`The data folder ${folder} cannot be written (${error.code}).`);
+  }
+  await stopLeftover(pidFile, dataDir);
+  const passwordFile = join(folder, 'password');
+  if (!existsSync(passwordFile)) writeFileSync(passwordFile, randomBytes(24).toString('hex'), { mode: 0o600 });
+  const password = readFileSync(passwordFile, 'utf8');
+  if (!existsSync(join(dataDir, 'mysql'))) {
+    rmSync(dataDir, { recursive: true, force: true });
+    const made = spawnSync(
+      findProgram('mariadb-install-db'),
+      [
+        '--no-defaults',
+        `--user=${user}`,
+        `--datadir=${dataDir}`,
+        '--auth-root-authentication-method=normal',
+        '--skip-test-db',
+      ],
+      { encoding: 'utf8' },
+    );
+    if (made.status !== 0)
+      throw new Stop(
+        `The database could not be created in ${dataDir}: ${(made.stderr || made.stdout).trim().split('\n').at(-1)}`,
+      );
+  }
+  // root only by the socket; the application by name and password
+  const init = join(folder, 'init.sql');
+  writeFileSync(
+    init,
+    [
+      "DELETE FROM mysql.global_priv WHERE User = '' OR (User = 'root' AND Host <> 'localhost');",
+      'FLUSH PRIVILEGES;',
+      'CREATE DATABASE IF NOT EXISTS odograph CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci;',
+      `CREATE OR REPLACE USER 'odograph'@'127.0.0.1' IDENTIFIED BY '${password}';`,
+      "GRANT ALL ON `odograph%`.* TO 'odograph'@'127.0.0.1';",
+      '',
+    ].join('\n'),
+    { mode: 0o600 },
+  );
+  const port = await freePort();
+  rmSync(log, { force: true });
+  const durability = throwAway
+    ? ['--innodb-flush-log-at-trx-commit=0', '--innodb-doublewrite=0']
+    : ['--innodb-flush-log-at-trx-commit=1'];
+  const server = spawn(
+    findProgram('mariadbd'),
+    [
+      '--no-defaults',
+      `--user=${user}`,
+      `--datadir=${dataDir}`,
+      `--socket=${socket}`,
+      `--port=${port}`,
+      '--bind-address=127.0.0.1',
+      '--skip-name-resolve',
+      '--skip-log-bin',
+      `--pid-file=${pidFile}`,
+      `--log-error=${log}`,
+      `--init-file=${init}`,
+      '--character-set-server=utf8mb4',
+      '--collation-server=utf8mb4_unicode_ci',
+      '--innodb-buffer-pool-size=256M',
+      '--max-connections=100',
+      ...durability,
+    ],
+    { stdio: 'ignore', detached: true },
+  );
+  let ended = false;
+  server.once('exit', () => {
+    ended = true;
+  });
+  server.once('error', () => {
+    ended = true;
+  });
+  const client = findProgram('mariadb');
+  const answers = () =>
+    spawnSync(
+      client,
+      ['--no-defaults', '-h', '127.0.0.1', '-P', String(port), '-u', 'odograph', `-p${password}`, '-e', 'SELECT 1'],
+      { stdio: 'ignore' },
+    ).status === 0;
+  const stop = async () => {
+    if (ended) return;
+    server.kill('SIGTERM');
+    if (!(await untilGone(server.pid, 20_000))) server.kill('SIGKILL');
+    rmSync(socketDir, { recursive: true, force: true });
+  };
+  for (const end = Date.now() + 60_000; !answers(); await pause(60)) {
+    if (ended) throw new Stop(`The database did not start: ${lastErrors(log) || `see ${log}`}`);
+    if (Date.now() > end) {
+      await stop();
+      throw new Stop(`The database did not answer within a minute; see ${log}.`);
+    }
+  }
+  return {
+    host: '127.0.0.1',
+    port,
+    user: 'odograph',
+    password,
+    pid: server.pid,
+    stop,
+    onExit: (tell) => server.once('exit', tell),
+  };
+};
