@@ -82,7 +82,8 @@ main(async () => {
     const { version } = JSON.parse(readFileSync(join(root, 'package.json'), 'utf8'));
     const server = spawn(process.execPath, [join(root, 'server/dist/main.js')], {
       detached: true,
-      stdio: ['ignore', 'ignore', 'inherit'],
+      // the channel is there to be lost: when this process is gone, the server ends itself
+      stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
       env: {
         ...process.env,
         NODE_ENV: 'production',

@@ -25,15 +25,15 @@ const nestLogger = (log: Logger): LoggerService => ({
 const serveWeb = (app: NestExpressApplication, webDir: string): void => {
   app.useStaticAssets(webDir, {
     index: false,
-    setHeaders: (response, path) =>
+    setHeaders: (response: Response, path: string) =>
       void response.setHeader(
         'Cache-Control',
         path.includes('/assets/') ? 'public, max-age=31536000, immutable' : 'no-cache',
       ),
   });
   app.use((request: Request, response: Response, next: NextFunction) => {
-    if (!['GET', 'HEAD'].includes(request.method) || request.path.startsWith('/api/') || request.path === '/api')
-      return next();
+    const isPage = ['GET', 'HEAD'].includes(request.method) && !/^\/(api|assets)(\/|$)/.test(request.path);
+    if (!isPage) return next();
     response.sendFile('index.html', { root: webDir, headers: { 'Cache-Control': 'no-cache' } });
   });
 };

@@ -5,6 +5,8 @@ import { DemoService } from './demo/demo.service.js';
 const config = readConfig(process.env);
 const app = await bootstrap(config);
 app.enableShutdownHooks();
+// started by a parent: without it there is nobody to end this process later
+process.once('disconnect', () => void app.close().then(() => process.exit(0)));
 const demo = process.env['ODOGRAPH_DEMO'];
 if (demo) await app.get(DemoService).load(demo);
 await app.listen(config.port, '127.0.0.1');

@@ -114,6 +114,8 @@ export type Angle = {
   readonly fromFrame: number;
   readonly toFrame: number;
   readonly fromPts: number;
+  /** When its last frame ends. */
+  readonly toPts: number;
   readonly offsetMs: number;
   readonly rate: number;
   readonly kind: 'live' | 'replay';

@@ -32,8 +32,8 @@ export type MapLayout = {
 
 const DOT = 7;
 const DOT_GAP = 6;
-const LANE_GAP = 14;
-const COLUMN_GAP = 18;
+const LANE_GAP = 9;
+const COLUMN_GAP = 12;
 const MOST_LANES = 3;
 const EDGE_ROWS = 2;
 
@@ -117,7 +117,7 @@ const alongRow = (
  */
 export const layoutMap = (
   places: readonly PlaceId[],
-  lines: readonly Line[],
+  lines: readonly Pick<Line, 'from' | 'to'>[],
   heightOf: (id: PlaceId) => number | undefined,
   words: Words,
   options: LayoutOptions,

@@ -1,16 +1,20 @@
 import type { PlaceId } from '../attempts/index.js';
 import type { Line } from './lines.js';
 
+/** What of a line choosing needs. */
+type Seen = Pick<Line, 'id' | 'from' | 'to' | 'count' | 'picked' | 'shown'>;
+
 /** How much a line carries: everything seen behind it, rated or not. */
-export const weightOf = (line: Line): number => line.count + line.picked + line.shown;
+export const weightOf = (line: Pick<Line, 'count' | 'picked' | 'shown'>): number =>
+  line.count + line.picked + line.shown;
 
 export type Extent = { readonly places: number; readonly lines: number };
 
 /** Look at the whole: the places that carry most and the lines between them that carry most; ties by id. */
-export const mostCarrying = (
-  lines: readonly Line[],
+export const mostCarrying = <L extends Seen>(
+  lines: readonly L[],
   most: Extent,
-): { readonly places: readonly PlaceId[]; readonly lines: readonly Line[] } => {
+): { readonly places: readonly PlaceId[]; readonly lines: readonly L[] } => {
   const weight = new Map<PlaceId, number>();
   for (const line of lines)
     for (const place of new Set([line.from, line.to])) weight.set(place, (weight.get(place) ?? 0) + weightOf(line));
@@ -27,10 +31,10 @@ export const mostCarrying = (
 };
 
 /** A place picked: it, what can be reached from it and what leads to it. */
-export const neighboursOf = (
-  lines: readonly Line[],
+export const neighboursOf = <L extends Seen>(
+  lines: readonly L[],
   place: PlaceId,
-): { readonly places: readonly PlaceId[]; readonly lines: readonly Line[] } => {
+): { readonly places: readonly PlaceId[]; readonly lines: readonly L[] } => {
   const near = lines.filter((l) => l.from === place || l.to === place);
   return { places: [...new Set([place, ...near.flatMap((l) => [l.from, l.to])])].sort(), lines: near };
 };

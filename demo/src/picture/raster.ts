@@ -116,7 +116,7 @@ const roomColour = (gx: number, gy: number, onGround: boolean, dz: number): Colo
   const m = Math.max(Math.abs(gx), Math.abs(gy));
   const seam = Math.min(Math.abs(gx - Math.round(gx)), Math.abs(gy - Math.round(gy)));
   if (m < 3) {
-    const tile = TILES[(Math.floor(gx + 10) + Math.floor(gy + 10)) & 1 ? 0 : 1]!;
+    const tile = TILES[(Math.floor(gx + 10) + Math.floor(gy + 10)) & 1 ? 0 : 1];
     const k = 1 - 0.22 * Math.max(0, 1 - seam / 0.01);
     return [tile[0] * k, tile[1] * k, tile[2] * k];
   }
@@ -303,8 +303,8 @@ export class Picture {
           const a = part[q]!,
             b = part[r]!;
           if (a === b) continue;
-          const za = depth[q] ? 1 / depth[q]! : 99,
-            zb = depth[r] ? 1 / depth[r]! : 99;
+          const za = depth[q] ? 1 / depth[q] : 99,
+            zb = depth[r] ? 1 / depth[r] : 99;
           const sameBody = a > 0 && b > 0 && a > 40 === b > 40;
           const k = Math.abs(za - zb) > 0.03 ? (sameBody ? 0.55 : 0.45) : sameBody ? 0 : 0.6;
           if (!k) continue;

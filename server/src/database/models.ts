@@ -45,7 +45,17 @@ const ENTITIES = {
   ],
   angle: [
     'angles',
-    { footageId: id, fileId: id, fromFrame: int, toFrame: int, fromPts: num, offsetMs: num, rate: num, kind: text },
+    {
+      footageId: id,
+      fileId: id,
+      fromFrame: int,
+      toFrame: int,
+      fromPts: num,
+      toPts: num,
+      offsetMs: num,
+      rate: num,
+      kind: text,
+    },
   ],
   attempt: [
     'attempts',
@@ -128,8 +138,11 @@ export type Models = Readonly<
 >;
 
 export const defineModels = (sequelize: Sequelize): Models => {
-  const define = (table: string, columns: ModelAttributes): RowModel =>
-    sequelize.define<Model<Row, Row>>(table, columns as ModelAttributes<Model<Row, Row>>, { tableName: table });
+  const define = (table: string, columns: ModelAttributes): RowModel => {
+    // Sequelize writes into the attributes it is given, so each table gets its own copies
+    const own = Object.fromEntries(Object.entries(columns).map(([name, column]) => [name, { ...(column as object) }]));
+    return sequelize.define<Model<Row, Row>>(table, own as ModelAttributes<Model<Row, Row>>, { tableName: table });
+  };
   const own = {
     academyId: { ...id, primaryKey: true },
     id: { ...id, primaryKey: true },

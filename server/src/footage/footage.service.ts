@@ -31,6 +31,7 @@ export class FootageService {
         fromFrame: 0,
         toFrame: file.frames,
         fromPts: times.instant(0).pts,
+        toPts: times.instant(file.frames).pts,
         offsetMs: 0,
         rate: 1,
         kind: 'live',

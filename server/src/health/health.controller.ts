@@ -1,6 +1,6 @@
 import { Controller, Get, Inject } from '@nestjs/common';
 import type { HealthAnswer } from '@odograph/core/contract';
-import { Sequelize } from 'sequelize';
+import { QueryTypes, Sequelize } from 'sequelize';
 import { Public } from '../accounts/session.guard.js';
 import { CONFIG, type Config } from '../config/config.js';
 
@@ -14,7 +14,7 @@ export class HealthController {
   @Public()
   @Get()
   async health(): Promise<HealthAnswer> {
-    await this.sequelize.query('SELECT 1');
+    await this.sequelize.query('SELECT 1', { type: QueryTypes.SELECT });
     return { status: 'ok', database: 'ok', version: this.config.version };
   }
 }

@@ -40,7 +40,20 @@ export const toFootage = (row: Row): Footage =>
     'kitB',
   );
 export const toAngle = (row: Row): Angle =>
-  pick(row, 'id', 'version', 'footageId', 'fileId', 'fromFrame', 'toFrame', 'fromPts', 'offsetMs', 'rate', 'kind');
+  pick(
+    row,
+    'id',
+    'version',
+    'footageId',
+    'fileId',
+    'fromFrame',
+    'toFrame',
+    'fromPts',
+    'toPts',
+    'offsetMs',
+    'rate',
+    'kind',
+  );
 
 const instant = (row: Row, name: string): Instant | null =>
   row[`${name}Frame`] === null ? null : { frame: row[`${name}Frame`] as number, pts: row[`${name}Pts`] as number };

@@ -101,6 +101,7 @@ const TABLES: readonly (readonly [table: string, sql: string])[] = [
         'from_frame INT UNSIGNED NOT NULL',
         'to_frame INT UNSIGNED NOT NULL',
         'from_pts DOUBLE NOT NULL',
+        'to_pts DOUBLE NOT NULL',
         'offset_ms DOUBLE NOT NULL DEFAULT 0',
         'rate DOUBLE NOT NULL DEFAULT 1',
         "kind ENUM('live','replay') NOT NULL DEFAULT 'live'",

@@ -1,0 +1,105 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { Suspense, useLayoutEffect } from 'react';
+import { NavLink, Outlet, useLocation } from 'react-router';
+import { AccountMenu, SignedIn } from '../features/accounts/index.js';
+import { Refusal, SaveState, failureText, useLibraryQuery } from '../features/library/index.js';
+import { Action, ProfileMark } from '../design/index.js';
+
+/** The screens in the order of the work. */
+const SCREENS = [
+  { to: '/footage', name: 'Footage' },
+  { to: '/break-down', name: 'Break down' },
+  { to: '/clips', name: 'Clips' },
+  { to: '/map', name: 'Map' },
+  { to: '/routes', name: 'Routes' },
+] as const;
+
+const DARK = ['/break-down', '/routes/play'];
+
+const Bar = (): React.JSX.Element => (
+  <Flex
+    as="header"
+    height="44px"
+    flexShrink="0"
+    alignItems="center"
+    gap="5"
+    paddingInline="4"
+    borderBottomWidth="1px"
+    background="ground"
+  >
+    <Box
+      as="span"
+      display="inline-flex"
+      alignItems="center"
+      gap="2"
+      fontFamily="heading"
+      fontWeight="600"
+      fontSize="20px"
+      color="us"
+    >
+      <ProfileMark small />
+      Odograph
+    </Box>
+    <Flex as="nav" aria-label="Screens" gap="1" height="100%">
+      {SCREENS.map(({ to, name }) => (
+        <Box
+          key={to}
+          asChild
+          display="flex"
+          alignItems="center"
+          paddingInline="3"
+          height="100%"
+          fontFamily="heading"
+          fontSize="18px"
+          fontWeight="500"
+          color="inkSoft"
+          borderBottomWidth="3px"
+          paddingTop="3px"
+          css={{
+            borderBottomColor: 'transparent',
+            '&[aria-current=page]': { color: 'ink', borderBottomColor: 'var(--od-inHand)' },
+          }}
+        >
+          <NavLink to={to}>{name}</NavLink>
+        </Box>
+      ))}
+    </Flex>
+    <Box flex="1" />
+    <SaveState />
+    <AccountMenu />
+  </Flex>
+);
+
+const Inside = (): React.JSX.Element | null => {
+  const { data, error, refetch } = useLibraryQuery(undefined, { refetchOnMountOrArgChange: false });
+  if (data) return <Outlet />;
+  if (!error) return <Box padding="8">Loading the library …</Box>;
+  return (
+    <Box padding="8" role="alert">
+      <Box marginBottom="4">{failureText(error)}</Box>
+      <Action onClick={() => void refetch()}>Try again</Action>
+    </Box>
+  );
+};
+
+/** The bar and the screen below it. Where the picture is what one looks at, the room is dark. */
+export const Frame = (): React.JSX.Element => {
+  const { pathname } = useLocation();
+  const isDark = DARK.some((start) => pathname.startsWith(start));
+  useLayoutEffect(() => {
+    document.documentElement.dataset['room'] = isDark ? 'dark' : 'paper';
+  }, [isDark]);
+  return (
+    <SignedIn>
+      <Flex direction="column" height="100%" background="ground" color="ink">
+        <Bar />
+        <Refusal />
+        <Flex as="main" direction="column" flex="1" minHeight="0" overflow="auto">
+          <Suspense>
+            <Inside />
+          </Suspense>
+        </Flex>
+      </Flex>
+    </SignedIn>
+  );
+};

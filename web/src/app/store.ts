@@ -1,0 +1,43 @@
+import { configureStore } from '@reduxjs/toolkit';
+import { accountsApi } from '../features/accounts/index.js';
+import { editsListener, editsRestored, editsSlice, serverApi, type PendingEdit } from '../features/library/index.js';
+import { mapListener, mapSlice } from '../features/map/index.js';
+
+export const makeStore = () =>
+  configureStore({
+    reducer: { [serverApi.reducerPath]: serverApi.reducer, edits: editsSlice.reducer, map: mapSlice.reducer },
+    middleware: (all) => all().prepend(editsListener.middleware, mapListener.middleware).concat(serverApi.middleware),
+  });
+
+export type Store = ReturnType<typeof makeStore>;
+
+const keyOf = (accountId: string): string => `odograph.pending.${accountId}`;
+
+const kept = (accountId: string): readonly PendingEdit[] => {
+  try {
+    const read: unknown = JSON.parse(window.localStorage.getItem(keyOf(accountId)) ?? '[]');
+    return Array.isArray(read) ? (read as PendingEdit[]) : [];
+  } catch {
+    return [];
+  }
+};
+
+/** Edits that the server does not have yet are kept in the browser, by account, and go on after a reload. */
+export const keepPending = (store: Store): void => {
+  let account: string | undefined;
+  let last: readonly PendingEdit[] | undefined;
+  store.subscribe(() => {
+    const state = store.getState();
+    const id = accountsApi.endpoints.me.select()(state).data?.account.id;
+    if (id !== undefined && id !== account) {
+      account = id;
+      const restored = kept(id);
+      if (restored.length) store.dispatch(editsRestored(restored));
+    }
+    const { pending } = store.getState().edits;
+    if (account === undefined || pending === last) return;
+    last = pending;
+    if (pending.length) window.localStorage.setItem(keyOf(account), JSON.stringify(pending));
+    else window.localStorage.removeItem(keyOf(account));
+  });
+};

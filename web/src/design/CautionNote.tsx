@@ -1,0 +1,45 @@
+import { Box } from '@chakra-ui/react';
+import type { Caution } from '@odograph/core';
+import { TriangleAlert } from 'lucide-react';
+
+const PAIN: Record<Caution['pain'], string> = {
+  warns: 'Pain warns.',
+  'warns late': 'Pain warns late.',
+  'does not warn': 'Pain does not warn in time.',
+};
+
+const DEFERS =
+  'Odograph advises; the instructor in the room, the rules of the event and a medical professional decide.';
+
+/** The cautions of something that can hurt: a sign, the word, and what to do; the only red on the page. */
+export const CautionNote = ({
+  cautions,
+  short = false,
+}: {
+  readonly cautions: readonly Caution[];
+  readonly short?: boolean;
+}): React.JSX.Element | null => {
+  if (!cautions.length) return null;
+  return (
+    <Box as="aside" aria-label="Caution" color="caution" fontSize="14px" lineHeight="1.4">
+      {cautions.map((c) => (
+        <Box key={c.about} display="flex" gap="1.5">
+          <TriangleAlert size={15} aria-hidden style={{ flexShrink: 0, marginTop: 2 }} />
+          <span>
+            <strong>Caution, {c.about}:</strong> can injure {c.injures}. {PAIN[c.pain]}{' '}
+            {!short && (
+              <Box as="span" color="ink">
+                {c.care}
+              </Box>
+            )}
+          </span>
+        </Box>
+      ))}
+      {!short && (
+        <Box color="inkSoft" fontSize="13px" marginTop="1">
+          {DEFERS}
+        </Box>
+      )}
+    </Box>
+  );
+};

@@ -1,0 +1,48 @@
+import { Box, chakra } from '@chakra-ui/react';
+
+const Option = chakra('label', {
+  base: {
+    fontFamily: 'heading',
+    fontSize: '17px',
+    cursor: 'pointer',
+    paddingInline: '2.5',
+    paddingBlock: '1',
+    borderWidth: '1px',
+    borderColor: 'field',
+    marginLeft: '-1px',
+    '&:has(input:checked)': { background: 'ink', color: 'ground', borderColor: 'ink' },
+    '&:has(input:focus-visible)': { outline: '2px solid var(--od-inHand)', outlineOffset: '2px', zIndex: 1 },
+  },
+});
+
+type Props<T extends string> = {
+  readonly label: string;
+  readonly name: string;
+  readonly value: T;
+  readonly options: readonly (readonly [value: T, text: string])[];
+  readonly onChange: (value: T) => void;
+};
+
+/** One of a few words, all in view. */
+export const Choice = <T extends string>({ label, name, value, options, onChange }: Props<T>): React.JSX.Element => (
+  <Box as="fieldset" border="none">
+    <Box as="legend" color="inkSoft" fontSize="14px" marginBottom="1.5">
+      {label}
+    </Box>
+    <Box display="flex" paddingLeft="1px">
+      {options.map(([option, text]) => (
+        <Option key={option}>
+          <input
+            className="sr-only"
+            type="radio"
+            name={name}
+            value={option}
+            checked={option === value}
+            onChange={() => onChange(option)}
+          />
+          {text}
+        </Option>
+      ))}
+    </Box>
+  </Box>
+);

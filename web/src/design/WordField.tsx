@@ -1,0 +1,189 @@
+import { Box, chakra } from '@chakra-ui/react';
+import { matchWords, type Sayable } from '@odograph/core';
+import { useCombobox } from 'downshift';
+import { useId, useMemo, useState, type KeyboardEvent } from 'react';
+
+const SHOWN = 8;
+
+const Field = chakra('input', {
+  base: {
+    fieldSizing: 'content',
+    maxWidth: '22em',
+    background: 'transparent',
+    border: 'none',
+    borderBottom: '1.5px dotted',
+    borderColor: 'field',
+    borderRadius: '0',
+    paddingInline: '1px',
+    color: 'inherit',
+    font: 'inherit',
+    lineHeight: '1.3',
+    _placeholder: { color: 'inkSoft', opacity: 1 },
+    _focusVisible: { outline: 'none', borderColor: 'inHand', borderStyle: 'solid', background: 'inHandSoft' },
+    '&[aria-invalid=true]': {
+      borderColor: 'caution',
+      borderStyle: 'wavy',
+      textDecoration: 'underline wavy var(--od-caution)',
+    },
+  },
+});
+
+/** A choice by its name; `via` is the alias that fitted, where that is another. */
+export type Found<T> = { readonly value: T; readonly name: string; readonly via: string };
+
+/** Finds among a fixed list of choices: by names, aliases, beginnings, slips of the key. */
+export const among = <T,>(choices: readonly Sayable<T>[]): ((typed: string) => readonly Found<T>[]) => {
+  const names = new Map(choices.map((c) => [c.value, c.texts[0] ?? '']));
+  return (typed) =>
+    matchWords(typed, choices)
+      .slice(0, SHOWN)
+      .map((m) => ({ value: m.value, name: names.get(m.value)!, via: m.text }));
+};
+
+export type WordFieldProps<T> = {
+  readonly label: string;
+  readonly placeholder: string;
+  /** What is chosen now, in words; null = nothing. */
+  readonly said: string | null;
+  /** What a typed text may mean, best first; an empty text asks for what is likely here. */
+  readonly find: (typed: string) => readonly Found<T>[];
+  readonly onPick: (value: T) => void;
+  /** Backspace in an empty field. */
+  readonly onClear?: () => void;
+  /** Enter when there is nothing to choose, or after choosing. */
+  readonly onNext?: () => void;
+  /** Several can be said: the field empties after each and stays. */
+  readonly several?: boolean;
+  readonly opens?: 'up' | 'down';
+  readonly name?: string;
+  /** A number beside a choice, for instance how many clips it leaves. */
+  readonly countOf?: (value: T) => number;
+};
+
+/**
+ * One part of a sentence that completes itself: understands names, aliases, beginnings and slips of the key. Enter or Tab takes what stands first.
+ * Text that fits nothing stays, marked, and is not taken.
+ */
+export const WordField = <T,>(props: WordFieldProps<T>): React.JSX.Element => {
+  const {
+    label,
+    placeholder,
+    said,
+    find,
+    onPick,
+    onClear,
+    onNext,
+    several = false,
+    opens = 'down',
+    name,
+    countOf,
+  } = props;
+  const [typed, setTyped] = useState<string | null>(null);
+  const id = useId();
+  const items = useMemo(() => find(typed ?? ''), [typed, find]);
+  const text = typed ?? (several ? '' : (said ?? ''));
+  const isUnknown = typed !== null && typed.trim() !== '' && items.length === 0;
+
+  const box = useCombobox<Found<T>>({
+    id,
+    items: items as Found<T>[],
+    itemToString: (item) => item?.name ?? '',
+    inputValue: text,
+    selectedItem: null,
+    defaultHighlightedIndex: typed ? 0 : -1,
+    onInputValueChange: ({ inputValue, type }) => {
+      if (type === useCombobox.stateChangeTypes.InputChange) setTyped(inputValue);
+    },
+    onStateChange: ({ type, selectedItem }) => {
+      const { InputKeyDownEnter, ItemClick, InputBlur } = useCombobox.stateChangeTypes;
+      if (!selectedItem || (type !== InputKeyDownEnter && type !== ItemClick && type !== InputBlur)) return;
+      setTyped(null);
+      onPick(selectedItem.value);
+      if (!several && type !== InputBlur) onNext?.();
+    },
+  });
+
+  const onKeyDown = (event: KeyboardEvent<HTMLInputElement>): void => {
+    if (event.key === 'Escape') {
+      if (typed !== null) event.stopPropagation();
+      setTyped(null);
+    }
+    if (event.key === 'Backspace' && text === '' && onClear) {
+      event.preventDefault();
+      setTyped(null);
+      onClear();
+    }
+    if (event.key === 'Enter' && box.highlightedIndex < 0) {
+      event.preventDefault();
+      if (typed === '' && onClear && !several) onClear();
+      if (!isUnknown) {
+        setTyped(null);
+        onNext?.();
+      }
+    }
+  };
+
+  return (
+    <Box as="span" position="relative" display="inline-block" maxWidth="100%">
+      <Field
+        {...box.getInputProps({
+          onKeyDown,
+          onFocus: (event) => {
+            event.currentTarget.select();
+            box.openMenu();
+          },
+          'aria-label': label,
+          'aria-invalid': isUnknown,
+          name,
+          placeholder,
+          size: Math.max(text.length, placeholder.length, 4),
+          autoComplete: 'off',
+          spellCheck: false,
+        })}
+      />
+      <Box
+        as="ul"
+        {...box.getMenuProps({ 'aria-label': label })}
+        position="absolute"
+        left="-6px"
+        zIndex="dropdown"
+        {...(opens === 'up' ? { bottom: 'calc(100% + 6px)' } : { top: 'calc(100% + 6px)' })}
+        minWidth="250px"
+        background="raised"
+        color="ink"
+        border={box.isOpen && (items.length > 0 || isUnknown) ? '1px solid' : 'none'}
+        borderColor="field"
+        listStyleType="none"
+        fontSize="16px"
+        fontFamily="body"
+      >
+        {box.isOpen && isUnknown && (
+          <Box as="li" paddingInline="3" paddingBlock="1.5" color="caution">
+            No word here sounds like “{typed}”.
+          </Box>
+        )}
+        {box.isOpen &&
+          items.map((item, index) => (
+            <Box
+              as="li"
+              key={`${item.name} ${index}`}
+              {...box.getItemProps({ item, index })}
+              display="flex"
+              justifyContent="space-between"
+              gap="6"
+              whiteSpace="nowrap"
+              paddingInline="3"
+              paddingBlock="1"
+              cursor="pointer"
+              background={box.highlightedIndex === index ? 'inHandSoft' : undefined}
+            >
+              <span>{item.name}</span>
+              <Box as="span" color="inkSoft" fontSize="14px">
+                {countOf ? countOf(item.value) : item.via !== item.name && typed ? item.via : ''}
+              </Box>
+            </Box>
+          ))}
+      </Box>
+    </Box>
+  );
+};

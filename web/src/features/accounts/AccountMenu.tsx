@@ -1,0 +1,75 @@
+import { Box, Menu, Portal } from '@chakra-ui/react';
+import { ChevronDown } from 'lucide-react';
+import { useDispatch, useSelector } from 'react-redux';
+import { useNavigate } from 'react-router';
+import { Action } from '../../design/index.js';
+import { selectPending, serverApi } from '../library/index.js';
+import { useMeQuery, useSignOutMutation } from './accounts.api.js';
+import { ACCOUNTS_TEXT as T } from './accounts.text.js';
+
+const item = {
+  fontSize: '16px',
+  fontFamily: 'heading',
+  paddingBlock: '1.5',
+  cursor: 'pointer',
+  borderRadius: '0',
+  color: 'ink',
+  _highlighted: { background: 'inHandSoft' },
+} as const;
+
+/** Whose library it is, what can be taken out of it, and the way out. */
+export const AccountMenu = (): React.JSX.Element | null => {
+  const { data: me } = useMeQuery();
+  const [signOut] = useSignOutMutation();
+  const unsaved = useSelector(selectPending).length > 0;
+  const dispatch = useDispatch();
+  const navigate = useNavigate();
+  if (!me) return null;
+  const leave = async (): Promise<void> => {
+    if (unsaved && !window.confirm(T.unsaved)) return;
+    await signOut();
+    await navigate('/sign-in');
+    dispatch(serverApi.util.resetApiState());
+  };
+  return (
+    <Menu.Root positioning={{ placement: 'bottom-end' }}>
+      <Menu.Trigger asChild>
+        <Action tone="quiet">
+          {me.academy.name}
+          <ChevronDown size={16} aria-hidden />
+        </Action>
+      </Menu.Trigger>
+      <Portal>
+        <Menu.Positioner>
+          <Menu.Content
+            background="raised"
+            borderWidth="1px"
+            borderColor="field"
+            borderRadius="2px"
+            boxShadow="none"
+            minWidth="250px"
+            padding="1"
+          >
+            <Box paddingInline="3" paddingBlock="2" color="inkSoft" fontSize="14px">
+              {me.account.name}, {me.role}
+            </Box>
+            <Menu.Item value="library" {...item} asChild>
+              <a href="/api/export/library.json" download>
+                {T.saveLibrary}
+              </a>
+            </Menu.Item>
+            <Menu.Item value="map" {...item} asChild>
+              <a href="/api/export/map.graphml" download>
+                {T.saveMap}
+              </a>
+            </Menu.Item>
+            <Menu.Separator borderColor="hairline" />
+            <Menu.Item value="leave" {...item} onClick={() => void leave()}>
+              {T.signOut}
+            </Menu.Item>
+          </Menu.Content>
+        </Menu.Positioner>
+      </Portal>
+    </Menu.Root>
+  );
+};

@@ -1,0 +1,221 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { frameCount, timecode } from '@odograph/core';
+import { useMemo, useRef, useState } from 'react';
+import { useDispatch } from 'react-redux';
+import { Link, Navigate, useParams, useSearchParams } from 'react-router';
+import { Action } from '../../design/index.js';
+import { editQueued, useEdit, useLibrary } from '../library/index.js';
+import { FrameVideo, SPEEDS, usePlayer } from '../player/index.js';
+import { BENCH_TEXT as T, PHRASE_KEYS, PICTURE_KEYS } from './bench.text.js';
+import { ClipsHere } from './ClipsHere.js';
+import { CourseLine } from './CourseLine.js';
+import type { Edge } from './EdgeHandle.js';
+import { KeyHints } from './KeyHints.js';
+import { instantAt, newClipEdit } from './newClip.js';
+import { Phrase } from './Phrase.js';
+import { useOnBench, type OnBench } from './useBenchClips.js';
+import { usePictureKeys } from './usePictureKeys.js';
+
+/** The screen for breaking down: the footage in the address, or the first on the shelf. */
+export const Bench = (): React.JSX.Element => {
+  const { footageId } = useParams();
+  const { footage } = useLibrary();
+  const bench = useOnBench(footageId);
+  if (footageId === undefined && footage[0]) return <Navigate to={`/break-down/${footage[0].id}`} replace />;
+  if (bench) return <Table key={bench.footage.id} bench={bench} />;
+  return (
+    <Box padding="10">
+      <Box marginBottom="4">{footageId === undefined ? T.noFootage : T.notThere}</Box>
+      <Action asChild>
+        <Link to="/footage">{T.toShelf}</Link>
+      </Action>
+    </Box>
+  );
+};
+
+const Table = ({ bench }: { readonly bench: OnBench }): React.JSX.Element => {
+  const [search, setSearch] = useSearchParams();
+  const [inMark, setInMark] = useState<number | null>(null);
+  const [isTyping, setTyping] = useState(false);
+  const root = useRef<HTMLDivElement>(null);
+  const edit = useEdit();
+  const dispatch = useDispatch();
+  const selectedId = search.get('clip') ?? undefined;
+  const index = bench.clips.findIndex((v) => v.clip.id === selectedId);
+  const selected = bench.clips[index];
+  const [opening] = useState(() => ({
+    frame: selected?.clip.in.frame ?? 0,
+    loop: selected ? { inFrame: selected.clip.in.frame, outFrame: selected.clip.out.frame } : null,
+    play: false,
+  }));
+  const handle = usePlayer(bench.file.id, opening);
+  const { player, state, table } = handle;
+
+  const select = (clipId: string | undefined): void => {
+    setSearch(clipId === undefined ? {} : { clip: clipId }, { replace: true });
+    const view = bench.clips.find((v) => v.clip.id === clipId);
+    player?.pause();
+    player?.loop(view ? { inFrame: view.clip.in.frame, outFrame: view.clip.out.frame } : null);
+    if (view) player?.seek(view.clip.in.frame);
+  };
+  const toPicture = (): void => {
+    (document.activeElement as HTMLElement | null)?.blur();
+    root.current?.focus();
+  };
+  const toPhrase = (field = 0): void => {
+    requestAnimationFrame(() =>
+      root.current?.querySelectorAll<HTMLInputElement>('[data-testid=phrase] input')[field]?.focus(),
+    );
+  };
+  const moveEdge = (edge: Edge, frame: number): void => {
+    if (!table || !selected) return;
+    const { clip } = selected;
+    const inFrame = edge === 'in' ? frame : clip.in.frame,
+      outFrame = edge === 'out' ? frame : clip.out.frame;
+    if (inFrame >= outFrame) return;
+    edit({
+      kind: 'clip',
+      id: clip.id,
+      changes: edge === 'in' ? { inFrame } : { outFrame },
+      patch: { [edge]: instantAt(table, frame) },
+    });
+    player?.loop({ inFrame, outFrame });
+  };
+  const makeClip = (outFrame: number): void => {
+    if (!table || inMark === null || outFrame <= inMark) return;
+    const subject = bench.clips.filter((v) => v.clip.in.frame <= inMark).at(-1)?.attempt.subject ?? 'a';
+    const made = newClipEdit({
+      footageId: bench.footage.id,
+      angleId: bench.angle.id,
+      table,
+      subject,
+      inFrame: inMark,
+      outFrame,
+    });
+    dispatch(editQueued(made));
+    setInMark(null);
+    setSearch({ clip: made.clip.id }, { replace: true });
+    player?.loop({ inFrame: inMark, outFrame });
+    toPhrase(1);
+  };
+  const onIn = (): void => (selected ? moveEdge('in', state.frame) : setInMark(state.frame));
+  const onOut = (): void => (selected ? moveEdge('out', state.frame + 1) : makeClip(state.frame + 1));
+  const neighbour = (by: 1 | -1): void => {
+    const at =
+      index >= 0
+        ? index + by
+        : by > 0
+          ? bench.clips.findIndex((v) => v.clip.in.frame >= state.frame)
+          : bench.clips.findLastIndex((v) => v.clip.in.frame <= state.frame);
+    const view = bench.clips[at];
+    if (view) select(view.clip.id);
+  };
+  const toggleLoop = (): void => {
+    if (selected)
+      player?.loop(state.loop ? null : { inFrame: selected.clip.in.frame, outFrame: selected.clip.out.frame });
+  };
+  usePictureKeys({
+    ' ': () => player?.toggle(),
+    ArrowLeft: () => player?.step(-1),
+    ArrowRight: () => player?.step(1),
+    'shift+ArrowLeft': () => player?.step(-10),
+    'shift+ArrowRight': () => player?.step(10),
+    Home: () => player?.seek(selected?.clip.in.frame ?? 0),
+    End: () => table && player?.seek((selected?.clip.out.frame ?? frameCount(table)) - 1),
+    ArrowUp: () => neighbour(-1),
+    ArrowDown: () => neighbour(1),
+    i: onIn,
+    o: onOut,
+    p: () => toPhrase(1),
+    n: () => {
+      select(undefined);
+      setInMark(null);
+    },
+    l: toggleLoop,
+    s: () => player?.setSpeed(SPEEDS[(SPEEDS.findIndex((s) => s === state.speed) + 1) % SPEEDS.length]!),
+    Delete: () => {
+      if (!selected) return;
+      edit({ kind: 'remove clip', id: selected.clip.id });
+      select(undefined);
+    },
+    'ctrl+z': () => edit({ kind: 'undo' }),
+  });
+  const before = useMemo(() => {
+    const at = selected?.clip.in.frame ?? 0;
+    return bench.clips.filter((v) => v.clip.id !== selected?.clip.id && v.clip.in.frame < at).at(-1);
+  }, [bench.clips, selected]);
+
+  return (
+    <Flex
+      ref={root}
+      tabIndex={-1}
+      direction="column"
+      height="100%"
+      minHeight="0"
+      outline="none"
+      onFocus={(e) => setTyping(e.target instanceof HTMLInputElement)}
+      onBlur={() => setTyping(false)}
+    >
+      <Flex flex="1" minHeight="240px">
+        <Box flex="1" minWidth="0" position="relative">
+          <FrameVideo fileId={bench.file.id} handle={handle} label={bench.footage.title} />
+          {state.speed < 1 && (
+            <Box
+              position="absolute"
+              left="3"
+              bottom="1.5"
+              fontFamily="heading"
+              fontSize="16px"
+              color="#efebdf"
+              data-testid="speed"
+            >
+              {state.speed === 0.5 ? 'half speed' : 'quarter speed'}
+            </Box>
+          )}
+        </Box>
+        <Box width="400px" flexShrink="0" minHeight="0">
+          {table ? (
+            <ClipsHere bench={bench} table={table} selectedId={selectedId} onSelect={select} />
+          ) : (
+            <Box padding="4">{T.loading}</Box>
+          )}
+        </Box>
+      </Flex>
+      {selected ? (
+        <Phrase key={selected.clip.id} view={selected} before={before} onLeave={toPicture} />
+      ) : (
+        <Flex
+          minHeight="64px"
+          alignItems="center"
+          paddingInline="4"
+          borderTopWidth="1px"
+          fontSize="19px"
+          color="inkSoft"
+          role="status"
+        >
+          {inMark !== null && table ? T.inMarked(timecode(table, inMark)) : T.sayHint}
+        </Flex>
+      )}
+      {table && (
+        <CourseLine
+          bench={bench}
+          table={table}
+          frame={state.frame}
+          inMark={inMark}
+          selected={selected}
+          onSeek={(frame) => {
+            player?.pause();
+            player?.seek(frame);
+          }}
+          onSelect={select}
+          onEdgeMoving={(edge, frame) => {
+            player?.pause();
+            player?.seek(edge === 'in' ? frame : frame - 1);
+          }}
+          onEdgeMoved={moveEdge}
+        />
+      )}
+      <KeyHints keys={isTyping ? PHRASE_KEYS : PICTURE_KEYS} />
+    </Flex>
+  );
+};

@@ -1,0 +1,110 @@
+import { Box } from '@chakra-ui/react';
+import { timecode, type TimeTable } from '@odograph/core';
+import { useEffect, useRef } from 'react';
+import { Heading, Mono, ResultMark, Sentence } from '../../design/index.js';
+import type { ClipView } from '../library/index.js';
+import { BENCH_TEXT as T } from './bench.text.js';
+import type { OnBench } from './useBenchClips.js';
+
+type Props = {
+  readonly bench: OnBench;
+  readonly table: TimeTable;
+  readonly selectedId: string | undefined;
+  readonly onSelect: (clipId: string) => void;
+};
+
+const Row = ({
+  view,
+  table,
+  isSelected,
+  onSelect,
+}: {
+  readonly view: ClipView;
+  readonly table: TimeTable;
+  readonly isSelected: boolean;
+  readonly onSelect: () => void;
+}): React.JSX.Element => {
+  const row = useRef<HTMLButtonElement>(null);
+  useEffect(() => {
+    if (isSelected) row.current?.scrollIntoView({ block: 'nearest' });
+  }, [isSelected]);
+  return (
+    <Box as="li" borderBottomWidth="1px">
+      <Box
+        asChild
+        display="block"
+        width="100%"
+        textAlign="left"
+        paddingInline="4"
+        paddingBlock="2"
+        cursor="pointer"
+        borderLeftWidth="3px"
+        borderColor={isSelected ? 'inHand' : 'transparent'}
+        background={isSelected ? 'inHandSoft' : 'transparent'}
+        _hover={{ background: isSelected ? 'inHandSoft' : 'raised' }}
+      >
+        <button ref={row} type="button" onClick={onSelect} aria-current={isSelected}>
+          <Mono fontSize="13px" color="inkSoft" display="flex" gap="2">
+            {timecode(table, view.clip.in.frame)}
+            {view.attempt.result && (
+              <Box as="span" color="ink">
+                <ResultMark result={view.attempt.result} />
+              </Box>
+            )}
+            {view.missing.length > 0 && (
+              <Box as="span" fontFamily="heading" fontSize="14px" color="ink">
+                draft: {view.missing.map((part) => T.missing[part]).join(', ')} not said
+              </Box>
+            )}
+          </Mono>
+          <Box fontSize="15px" lineHeight="1.35">
+            <Sentence said={view.said} subject={view.attempt.subject} />
+          </Box>
+        </button>
+      </Box>
+    </Box>
+  );
+};
+
+/** The clips of the footage on the bench, as sentences, in the order in which things happened. */
+export const ClipsHere = ({ bench, table, selectedId, onSelect }: Props): React.JSX.Element => {
+  const drafts = bench.clips.filter((v) => v.missing.length > 0).length;
+  return (
+    <Box as="section" aria-label="Clips of this footage" height="100%" overflowY="auto" borderLeftWidth="1px">
+      <Box paddingInline="4" paddingTop="3" paddingBottom="2.5" borderBottomWidth="1px">
+        <Heading fontSize="22px">{bench.footage.title}</Heading>
+        <Box fontSize="14px" marginTop="1">
+          <Box as="span" color="us" fontWeight="600">
+            {bench.athletes.a}
+          </Box>
+          <Box as="span" color="inkSoft">{` in ${bench.footage.kitA || 'kit not said'}`}</Box>
+          <br />
+          <Box as="span" color="them" fontWeight="600">
+            {bench.athletes.b}
+          </Box>
+          <Box as="span" color="inkSoft">{` in ${bench.footage.kitB || 'kit not said'}`}</Box>
+        </Box>
+        <Box fontSize="14px" color="inkSoft" marginTop="1" data-testid="clip-count">
+          {bench.clips.length} clips{drafts > 0 && `, ${drafts} of them drafts`}
+        </Box>
+      </Box>
+      {bench.clips.length === 0 ? (
+        <Box padding="4" color="inkSoft">
+          {T.empty}
+        </Box>
+      ) : (
+        <Box as="ul" listStyleType="none">
+          {bench.clips.map((view) => (
+            <Row
+              key={view.clip.id}
+              view={view}
+              table={table}
+              isSelected={view.clip.id === selectedId}
+              onSelect={() => onSelect(view.clip.id)}
+            />
+          ))}
+        </Box>
+      )}
+    </Box>
+  );
+};

@@ -1,0 +1,75 @@
+import { Box, chakra } from '@chakra-ui/react';
+import { WordField, type Found } from '../../design/index.js';
+
+const Said = chakra('button', {
+  base: {
+    font: 'inherit',
+    color: 'inherit',
+    background: 'transparent',
+    border: 'none',
+    borderBottom: '1.5px dotted',
+    borderColor: 'field',
+    padding: '0',
+    cursor: 'pointer',
+    _hover: { textDecoration: 'line-through', color: 'inkSoft' },
+  },
+});
+
+type Props<T> = {
+  readonly label: string;
+  readonly placeholder: string;
+  readonly said: readonly { readonly key: string; readonly text: string }[];
+  readonly joint: string;
+  readonly find: (typed: string) => readonly Found<T>[];
+  readonly onAdd: (value: T) => void;
+  readonly onRemove: (key: string) => void;
+  readonly onNext: () => void;
+};
+
+/** A part of the phrase that may be said several times: what was said, and an open field behind it. Backspace takes back the last. */
+export const SeveralField = <T,>({
+  label,
+  placeholder,
+  said,
+  joint,
+  find,
+  onAdd,
+  onRemove,
+  onNext,
+}: Props<T>): React.JSX.Element => {
+  const last = said.at(-1);
+  return (
+    <>
+      {said.map(({ key, text }, i) => (
+        <span key={key}>
+          {i > 0 && (
+            <Box as="span" color="inkSoft">
+              {joint}
+            </Box>
+          )}
+          <Said
+            type="button"
+            tabIndex={-1}
+            aria-label={`Take back: ${text}`}
+            title="Take back"
+            onClick={() => onRemove(key)}
+          >
+            {text}
+          </Said>
+        </span>
+      ))}
+      {last && ' '}
+      <WordField
+        label={label}
+        placeholder={placeholder}
+        said={null}
+        find={find}
+        several
+        opens="up"
+        onPick={onAdd}
+        onNext={onNext}
+        {...(last ? { onClear: () => onRemove(last.key) } : {})}
+      />
+    </>
+  );
+};

@@ -1,0 +1,54 @@
+import { ptsOf, type Attempt, type Clip, type Instant, type Subject, type TimeTable } from '@odograph/core';
+import { v7 as newId } from 'uuid';
+import type { PendingEdit } from '../library/index.js';
+
+export const instantAt = (table: TimeTable, frame: number): Instant => ({ frame, pts: ptsOf(table, frame) });
+
+/** The edit that makes a clip over frames [in, out) and the attempt it looks at; all that is known of it is whose action it is. */
+export const newClipEdit = (of: {
+  readonly footageId: string;
+  readonly angleId: string;
+  readonly table: TimeTable;
+  readonly subject: Subject;
+  readonly inFrame: number;
+  readonly outFrame: number;
+}): Extract<PendingEdit, { kind: 'new clip' }> => {
+  const { footageId, angleId, table, subject, inFrame, outFrame } = of;
+  const editId = newId(),
+    attemptId = newId(),
+    clipId = newId();
+  const [start, end] = [instantAt(table, inFrame), instantAt(table, outFrame)];
+  const attempt: Attempt = {
+    id: attemptId,
+    version: 0,
+    footageId,
+    angleId,
+    subject,
+    state: null,
+    lead: null,
+    action: null,
+    intent: 'own',
+    result: null,
+    depth: null,
+    finish: null,
+    resisted: null,
+    shownAs: 'right',
+    parentId: null,
+    series: 1,
+    counterOfId: null,
+    start,
+    commit: null,
+    end,
+    controls: [],
+    reactions: [],
+    reasons: [],
+  };
+  const clip: Clip = { id: clipId, version: 0, attemptId, angleId, in: start, out: end, note: '' };
+  return {
+    kind: 'new clip',
+    editId,
+    attempt,
+    clip,
+    body: { editId, attempt: { id: attemptId, subject }, clip: { id: clipId, angleId, inFrame, outFrame, note: '' } },
+  };
+};

@@ -1,0 +1,37 @@
+import { useEffect, useRef } from 'react';
+
+/** What keys do while no field has the hand, by `event.key` (letters in lower case; `shift+` and `ctrl+` in front). */
+export type KeyTable = Readonly<Record<string, () => void>>;
+
+const isTyping = (target: EventTarget | null): boolean =>
+  target instanceof HTMLElement &&
+  (target.isContentEditable ||
+    ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName) ||
+    target.closest('[role=menu]') !== null);
+const isPressedBySpace = (target: EventTarget | null): boolean =>
+  target instanceof HTMLElement && ['BUTTON', 'A'].includes(target.tagName);
+
+export const keyName = (event: Pick<KeyboardEvent, 'key' | 'shiftKey' | 'ctrlKey' | 'metaKey'>): string => {
+  const key = event.key.length === 1 ? event.key.toLowerCase() : event.key;
+  const isCommand = event.ctrlKey || event.metaKey;
+  return `${isCommand ? 'ctrl+' : ''}${event.shiftKey && event.key.length > 1 ? 'shift+' : ''}${key}`;
+};
+
+/** Listens for keys on the whole window, except while somebody types. */
+export const usePictureKeys = (keys: KeyTable): void => {
+  const latest = useRef(keys);
+  useEffect(() => {
+    latest.current = keys;
+  });
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent): void => {
+      const does = latest.current[keyName(event)];
+      if (!does || isTyping(event.target) || event.altKey || event.defaultPrevented) return;
+      if ((event.key === ' ' || event.key === 'Enter') && isPressedBySpace(event.target)) return;
+      event.preventDefault();
+      does();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, []);
+};

@@ -1,0 +1,1 @@
+export { ClipList } from './ClipList.js';

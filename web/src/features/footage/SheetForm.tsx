@@ -1,0 +1,167 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { useId, useState, type FormEvent } from 'react';
+import { Action, Choice, Ruled, Subheading } from '../../design/index.js';
+import { useLibrary } from '../library/index.js';
+import { FOOTAGE_TEXT as T, SETTING_WORDS } from './footage.text.js';
+import { sheetProblems, type Sheet, type SheetProblem } from './sheet.js';
+
+type Props = {
+  readonly title: string;
+  readonly start: Sheet;
+  readonly submit: string;
+  /** Why it cannot be put on the shelf yet; the form can be filled in all the same. */
+  readonly waiting: boolean;
+  readonly onSubmit: (sheet: Sheet) => void;
+  readonly onCancel: () => void;
+  readonly children?: React.ReactNode;
+};
+
+const Line = ({
+  label,
+  problem,
+  children,
+}: {
+  readonly label: string;
+  readonly problem?: SheetProblem | undefined;
+  readonly children: React.ReactNode;
+}): React.JSX.Element => (
+  <Box as="label" display="block" flex="1">
+    <Box color="inkSoft" fontSize="14px">
+      {label}
+    </Box>
+    {children}
+    {problem && (
+      <Box role="alert" color="caution" fontSize="14px">
+        {problem.why}
+      </Box>
+    )}
+  </Box>
+);
+
+/** What is known about a piece of footage: who is who, and what the counts need. */
+export const SheetForm = ({
+  title,
+  start,
+  submit,
+  waiting,
+  onSubmit,
+  onCancel,
+  children,
+}: Props): React.JSX.Element => {
+  const [sheet, setSheet] = useState(start);
+  const [tried, setTried] = useState(false);
+  const names = useId();
+  const { persons } = useLibrary();
+  const problems = tried ? sheetProblems(sheet) : [];
+  const problem = (field: SheetProblem['field']): SheetProblem | undefined => problems.find((p) => p.field === field);
+  const set = (change: Partial<Sheet>): void => setSheet((before) => ({ ...before, ...change }));
+  const go = (event: FormEvent): void => {
+    event.preventDefault();
+    setTried(true);
+    if (!sheetProblems(sheet).length) onSubmit(sheet);
+  };
+  return (
+    <Box
+      asChild
+      borderWidth="1px"
+      borderColor="field"
+      background="raised"
+      padding="6"
+      maxWidth="860px"
+      marginBottom="8"
+    >
+      <form onSubmit={go} aria-label={title} noValidate>
+        <Subheading marginBottom="4">{title}</Subheading>
+        {children}
+        <Flex gap="8" marginBottom="5">
+          <Line label={T.name} problem={problem('title')}>
+            <Ruled name="title" value={sheet.title} maxLength={120} onChange={(e) => set({ title: e.target.value })} />
+          </Line>
+          <Line label={T.date}>
+            <Ruled name="date" type="date" value={sheet.date} onChange={(e) => set({ date: e.target.value })} />
+          </Line>
+        </Flex>
+        <datalist id={names}>
+          {persons.map((p) => (
+            <option key={p.id} value={p.name} />
+          ))}
+        </datalist>
+        {(
+          [
+            ['first', 'kitA', T.first, 'us'],
+            ['second', 'kitB', T.second, 'them'],
+          ] as const
+        ).map(([who, kit, label, colour]) => (
+          <Flex
+            key={who}
+            gap="8"
+            marginBottom="5"
+            borderLeftWidth="4px"
+            borderColor={colour}
+            borderLeftStyle={colour === 'us' ? 'solid' : 'dashed'}
+            paddingLeft="3"
+          >
+            <Line label={label} problem={problem(who)}>
+              <Ruled
+                name={who}
+                list={names}
+                maxLength={120}
+                value={sheet[who]}
+                onChange={(e) => set({ [who]: e.target.value })}
+              />
+            </Line>
+            <Line label={T.kit}>
+              <Ruled
+                name={kit}
+                maxLength={120}
+                placeholder={T.kitHint}
+                value={sheet[kit]}
+                onChange={(e) => set({ [kit]: e.target.value })}
+              />
+            </Line>
+          </Flex>
+        ))}
+        <Flex gap="8" marginBottom="2" wrap="wrap">
+          <Choice
+            label={T.setting}
+            name="setting"
+            value={sheet.setting}
+            options={(['competition', 'training', 'demonstration'] as const).map((s) => [s, SETTING_WORDS[s]] as const)}
+            onChange={(setting) => set({ setting })}
+          />
+          <Choice
+            label={T.gi}
+            name="gi"
+            value={sheet.gi ? 'gi' : 'no-gi'}
+            options={[
+              ['gi', 'gi'],
+              ['no-gi', 'no-gi'],
+            ]}
+            onChange={(gi) => set({ gi: gi === 'gi' })}
+          />
+          <Choice
+            label={T.logged}
+            name="logged"
+            value={sheet.logged}
+            options={[
+              ['picked', 'picked'],
+              ['throughout', 'throughout'],
+            ]}
+            onChange={(logged) => set({ logged })}
+          />
+        </Flex>
+        <Box color="inkSoft" fontSize="14px" marginBottom="5">
+          {T.loggedHint} {T.consent}
+        </Box>
+        <Flex gap="3">
+          <Action tone="next" type="submit" disabled={waiting}>
+            {submit}
+          </Action>
+          <Action type="button" onClick={onCancel}>
+            {T.cancel}
+          </Action>
+        </Flex>
+      </form>
+    </Box>
+  );
+};

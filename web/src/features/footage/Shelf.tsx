@@ -1,0 +1,214 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { courseOf, footageSeconds, timedOf, type Angle, type Footage, type MediaFile } from '@odograph/core';
+import { Plus } from 'lucide-react';
+import { useMemo, useRef, useState, type DragEvent } from 'react';
+import { Link } from 'react-router';
+import { Action, Heading, ProfileMark, Subheading } from '../../design/index.js';
+import { useClipViews, useEdit, useLibrary, useWords } from '../library/index.js';
+import { FOOTAGE_TEXT as T, SETTING_WORDS } from './footage.text.js';
+import { athleteRef, fieldsOf, sheetOf } from './sheet.js';
+import { SheetForm } from './SheetForm.js';
+import { Spark } from './Spark.js';
+import { TakeIn } from './TakeIn.js';
+
+const dayText = (date: string | null): string =>
+  date === null ? 'day not said' : new Date(`${date}T12:00:00`).toLocaleDateString(undefined, { dateStyle: 'medium' });
+
+const Piece = ({
+  footage,
+  angle,
+  file,
+  onEdit,
+}: {
+  readonly footage: Footage;
+  readonly angle: Angle;
+  readonly file: MediaFile;
+  readonly onEdit: () => void;
+}): React.JSX.Element => {
+  const library = useLibrary();
+  const words = useWords();
+  const clips = useClipViews().filter((v) => v.footage.id === footage.id);
+  const runs = useMemo(() => courseOf(timedOf(library, footage.id), 'a', words), [library, footage.id, words]);
+  const name = (id: string): string => library.persons.find((p) => p.id === id)?.name ?? 'unknown';
+  const drafts = clips.filter((v) => v.missing.length).length;
+  const clock = { ...angle, timeBaseNum: file.timeBaseNum, timeBaseDen: file.timeBaseDen };
+  const [fromS, toS] = [footageSeconds(clock, angle.fromPts), footageSeconds(clock, angle.toPts)];
+  const poster = Math.round(file.frames * 0.22);
+  return (
+    <Box as="li" display="grid" gridTemplateColumns="256px 1fr auto" gap="6" paddingBlock="5" borderBottomWidth="1px">
+      <Link to={`/break-down/${footage.id}`} aria-label={`Break down ${footage.title}`}>
+        <img
+          src={`/api/files/${file.id}/stills/${poster}.jpg`}
+          alt=""
+          width={256}
+          height={144}
+          style={{ display: 'block', background: 'var(--od-hairline)', width: 256, height: 144, objectFit: 'cover' }}
+        />
+      </Link>
+      <Box minWidth="0">
+        <Subheading fontSize="23px">
+          <Link to={`/break-down/${footage.id}`}>{footage.title}</Link>
+        </Subheading>
+        <Box marginTop="1">
+          <Box as="span" color="us" fontWeight="600">
+            {name(footage.athleteA)}
+          </Box>
+          <Box as="span" color="inkSoft">
+            {footage.kitA && `, ${footage.kitA}`}
+          </Box>
+          {' and '}
+          <Box as="span" color="them" fontWeight="600">
+            {name(footage.athleteB)}
+          </Box>
+          <Box as="span" color="inkSoft">
+            {footage.kitB && `, ${footage.kitB}`}
+          </Box>
+        </Box>
+        <Box color="inkSoft" fontSize="14px">
+          {SETTING_WORDS[footage.setting]}, {footage.gi ? 'gi' : 'no-gi'}, {dayText(footage.date)}, logged{' '}
+          {footage.logged}
+        </Box>
+        <Box marginTop="3">
+          <Spark
+            runs={runs}
+            fromS={fromS}
+            toS={toS}
+            width={460}
+            height={46}
+            label={`The course it took for ${name(footage.athleteA)}; up is better`}
+          />
+        </Box>
+      </Box>
+      <Flex direction="column" alignItems="flex-end" justifyContent="space-between" textAlign="right">
+        <Box fontFamily="heading" fontSize="18px" lineHeight="1.3">
+          {clips.length === 0 ? 'no clips yet' : clips.length === 1 ? '1 clip' : `${clips.length} clips`}
+          {drafts > 0 && <Box color="inkSoft">{drafts === 1 ? '1 draft' : `${drafts} drafts`}</Box>}
+        </Box>
+        <Flex gap="2">
+          <Action onClick={onEdit}>Footage sheet</Action>
+          <Action asChild tone={clips.length ? 'plain' : 'next'}>
+            <Link to={`/break-down/${footage.id}`}>Break down</Link>
+          </Action>
+        </Flex>
+      </Flex>
+    </Box>
+  );
+};
+
+/** All footage of the academy. Files can be dropped anywhere on it. */
+export const Shelf = (): React.JSX.Element => {
+  const library = useLibrary();
+  const edit = useEdit();
+  const [file, setFile] = useState<File | null>(null);
+  const [editing, setEditing] = useState<string | null>(null);
+  const [isOver, setOver] = useState(false);
+  const [note, setNote] = useState('');
+  const picker = useRef<HTMLInputElement>(null);
+  const take = (files: FileList | null): void => {
+    const first = files?.[0];
+    if (!first) return;
+    setNote(files.length > 1 ? T.onlyOne : '');
+    setFile(first);
+  };
+  const onDrag = (event: DragEvent): void => {
+    if (!event.dataTransfer.types.includes('Files')) return;
+    event.preventDefault();
+    setOver(event.type === 'dragover');
+    if (event.type === 'drop') take(event.dataTransfer.files);
+  };
+  const pieces = [...library.footage].sort(
+    (a, b) => (b.date ?? '').localeCompare(a.date ?? '') || (a.id < b.id ? -1 : 1),
+  );
+  return (
+    <Box
+      flex="1"
+      paddingInline="8"
+      paddingBlock="6"
+      onDragOver={onDrag}
+      onDragLeave={onDrag}
+      onDrop={onDrag}
+      outline={isOver ? '3px dashed var(--od-inHand)' : 'none'}
+      outlineOffset="-8px"
+    >
+      <Flex alignItems="flex-end" gap="4" marginBottom="4" maxWidth="1120px">
+        <Heading flex="1">{T.title}</Heading>
+        <Box color="inkSoft">{isOver ? T.dropHere : T.drop}</Box>
+        <Action tone="next" onClick={() => picker.current?.click()}>
+          <Plus size={17} aria-hidden />
+          {T.take}
+        </Action>
+        <input
+          ref={picker}
+          type="file"
+          accept="video/mp4,video/webm,.mp4,.webm"
+          hidden
+          data-testid="file-picker"
+          onChange={(event) => {
+            take(event.target.files);
+            event.target.value = '';
+          }}
+        />
+      </Flex>
+      {note && (
+        <Box role="status" marginBottom="3">
+          {note}
+        </Box>
+      )}
+      {file && (
+        <TakeIn key={`${file.name} ${file.size} ${file.lastModified}`} file={file} onDone={() => setFile(null)} />
+      )}
+      {pieces.length === 0 && !file ? (
+        <Box maxWidth="560px" marginTop="14">
+          <ProfileMark />
+          <Subheading marginTop="8" marginBottom="2" fontSize="24px">
+            {T.emptyTitle}
+          </Subheading>
+          <Box color="inkSoft">{T.empty}</Box>
+        </Box>
+      ) : (
+        <Box as="ul" listStyleType="none" maxWidth="1120px" borderTopWidth="1px">
+          {pieces.map((footage) => {
+            const angle = library.angles.find((a) => a.footageId === footage.id);
+            const of = library.files.find((f) => f.id === angle?.fileId);
+            if (!angle || !of) return null;
+            if (editing !== footage.id)
+              return (
+                <Piece
+                  key={footage.id}
+                  footage={footage}
+                  angle={angle}
+                  file={of}
+                  onEdit={() => setEditing(footage.id)}
+                />
+              );
+            return (
+              <Box as="li" key={footage.id} paddingTop="5">
+                <SheetForm
+                  title={T.editTitle}
+                  start={sheetOf(footage, library.persons)}
+                  submit={T.saveEdit}
+                  waiting={false}
+                  onCancel={() => setEditing(null)}
+                  onSubmit={(sheet) => {
+                    const [athleteA, athleteB] = [
+                      athleteRef(sheet.first, library.persons),
+                      athleteRef(sheet.second, library.persons),
+                    ];
+                    const fields = fieldsOf(sheet);
+                    edit({
+                      kind: 'footage',
+                      id: footage.id,
+                      changes: { ...fields, athleteA, athleteB },
+                      patch: { ...fields, athleteA: athleteA.id, athleteB: athleteB.id },
+                    });
+                    setEditing(null);
+                  }}
+                />
+              </Box>
+            );
+          })}
+        </Box>
+      )}
+    </Box>
+  );
+};

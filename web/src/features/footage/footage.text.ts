@@ -1,0 +1,38 @@
+import type { Setting } from '@odograph/core';
+
+export const SETTING_WORDS: Record<Setting, string> = {
+  competition: 'competition',
+  training: 'training',
+  demonstration: 'demonstration',
+};
+
+export const FOOTAGE_TEXT = {
+  title: 'Footage',
+  take: 'Take in footage',
+  drop: 'Drop an MP4 or WebM anywhere on this page.',
+  dropHere: 'Let go to take it in.',
+  emptyTitle: 'No footage yet',
+  empty:
+    'Everything starts with a match, a round or a demonstration on video. Drop an MP4 or WebM here, say who is who, and break it down.',
+  onlyOne: 'One file at a time: the first one was taken.',
+  sending: (part: number): string => `Taking in: ${Math.round(part * 100)} %`,
+  reading: 'Reading every frame …',
+  taken: (frames: number): string => `Taken in: ${frames.toLocaleString()} frames, each can be shown exactly.`,
+  newTitle: 'Who is who?',
+  editTitle: 'Footage sheet',
+  save: 'Put it on the shelf',
+  saveEdit: 'Keep',
+  cancel: 'Cancel',
+  name: 'What it is called',
+  first: 'First athlete (us)',
+  second: 'Second athlete (them)',
+  kit: 'told apart by',
+  kitHint: 'white jacket, violet belt',
+  setting: 'Setting',
+  gi: 'Clothing',
+  logged: 'Logged',
+  loggedHint:
+    'Throughout: every attempt of both sides gets a clip, so rates can be given. Picked: only some, so no rate follows.',
+  date: 'Day',
+  consent: 'Only people who agreed may be filmed; for minors their guardians.',
+} as const;

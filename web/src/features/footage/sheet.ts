@@ -1,0 +1,77 @@
+import type { Footage, Library, Setting } from '@odograph/core';
+import type { AthleteRef, FootageFields } from '@odograph/core/contract';
+import { v7 as newId } from 'uuid';
+
+/** The footage sheet as it is filled in. */
+export type Sheet = {
+  readonly title: string;
+  readonly first: string;
+  readonly second: string;
+  readonly kitA: string;
+  readonly kitB: string;
+  readonly setting: Setting;
+  readonly gi: boolean;
+  readonly logged: Footage['logged'];
+  readonly date: string;
+};
+
+/** A fresh sheet for a file: its name, without the ending, as the title. */
+export const sheetForFile = (fileName: string): Sheet => ({
+  title: fileName
+    .replace(/\.[a-z0-9]{2,4}$/i, '')
+    .replace(/[_-]+/g, ' ')
+    .trim(),
+  first: '',
+  second: '',
+  kitA: '',
+  kitB: '',
+  setting: 'training',
+  gi: true,
+  logged: 'picked',
+  date: '',
+});
+
+export const sheetOf = (footage: Footage, persons: Library['persons']): Sheet => {
+  const name = (id: string): string => persons.find((p) => p.id === id)?.name ?? '';
+  const { title, kitA, kitB, setting, gi, logged } = footage;
+  return {
+    title,
+    kitA,
+    kitB,
+    setting,
+    gi,
+    logged,
+    first: name(footage.athleteA),
+    second: name(footage.athleteB),
+    date: footage.date ?? '',
+  };
+};
+
+export type SheetProblem = { readonly field: 'title' | 'first' | 'second'; readonly why: string };
+
+export const sheetProblems = (sheet: Sheet): readonly SheetProblem[] => {
+  const problems: SheetProblem[] = [];
+  if (!sheet.title.trim()) problems.push({ field: 'title', why: 'needs a name' });
+  if (!sheet.first.trim()) problems.push({ field: 'first', why: 'needs a name' });
+  if (!sheet.second.trim()) problems.push({ field: 'second', why: 'needs a name' });
+  else if (sheet.first.trim().toLowerCase() === sheet.second.trim().toLowerCase())
+    problems.push({ field: 'second', why: 'must be somebody else' });
+  return problems;
+};
+
+/** A person by name: one of the academy where the name is known, otherwise a new one. */
+export const athleteRef = (name: string, persons: Library['persons']): AthleteRef => {
+  const wanted = name.trim();
+  const known = persons.find((p) => p.name.toLowerCase() === wanted.toLowerCase());
+  return { id: known?.id ?? newId(), name: known?.name ?? wanted };
+};
+
+export const fieldsOf = (sheet: Sheet): Omit<FootageFields, 'live' | 'counted'> => ({
+  title: sheet.title.trim(),
+  setting: sheet.setting,
+  logged: sheet.logged,
+  gi: sheet.gi,
+  date: sheet.date || null,
+  kitA: sheet.kitA.trim(),
+  kitB: sheet.kitB.trim(),
+});

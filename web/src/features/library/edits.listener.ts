@@ -1,0 +1,67 @@
+import { createListenerMiddleware, isAnyOf } from '@reduxjs/toolkit';
+import type { ErrorBody } from '@odograph/core/contract';
+import { requestOf, type PendingEdit } from './edits.js';
+import { editDone, editQueued, editRefused, editsRestored, sendStatus } from './edits.slice.js';
+import { libraryApi } from './library.api.js';
+import { selectPending, selectServerLibrary, selectStatus, type LibraryState } from './library.selectors.js';
+
+const RETRY_MS = 1500;
+
+type Answer =
+  | { readonly kind: 'done' }
+  | { readonly kind: 'unreachable' }
+  | { readonly kind: 'signed out' }
+  | { readonly kind: 'refused'; readonly why: ErrorBody };
+
+const GONE: ErrorBody = { code: 'not-found', facts: {}, message: 'There is no such thing here.' };
+
+const isErrorBody = (data: unknown): data is ErrorBody =>
+  typeof data === 'object' && data !== null && 'code' in data && 'facts' in data;
+
+/** What an error of the server means for an edit. Anything the server could not judge is tried again. */
+export const answerOf = (error: object): Answer => {
+  const { status, data } = error as { readonly status?: unknown; readonly data?: unknown };
+  if (typeof status !== 'number' || status >= 500 || status === 429) return { kind: 'unreachable' };
+  if (status === 401) return { kind: 'signed out' };
+  return { kind: 'refused', why: isErrorBody(data) ? data : GONE };
+};
+
+export const editsListener = createListenerMiddleware<LibraryState>();
+
+/** Sends edits one after the other, in their order; each is known to be kept before the next goes out. */
+editsListener.startListening({
+  matcher: isAnyOf(editQueued, editsRestored, libraryApi.endpoints.library.matchFulfilled),
+  effect: async (_, api) => {
+    const getState = (): LibraryState => api.getState();
+    const { dispatch } = api;
+    if (selectStatus(getState()) === 'sending' || selectStatus(getState()) === 'unreachable') return;
+    const send = async (edit: PendingEdit): Promise<Answer> => {
+      const library = selectServerLibrary(getState());
+      if (!library) return { kind: 'unreachable' };
+      const request = requestOf(edit, library);
+      if (!request) return { kind: 'refused', why: GONE };
+      const sent = await dispatch(libraryApi.endpoints.send.initiate(request, { track: false }));
+      return sent.error ? answerOf(sent.error) : { kind: 'done' };
+    };
+    for (let edit = selectPending(getState())[0]; edit; edit = selectPending(getState())[0]) {
+      if (selectStatus(getState()) !== 'unreachable') dispatch(sendStatus('sending'));
+      const answer = await send(edit);
+      if (answer.kind === 'signed out') {
+        dispatch(sendStatus('signed-out'));
+        return;
+      }
+      if (answer.kind === 'unreachable') {
+        dispatch(sendStatus('unreachable'));
+        await api.delay(RETRY_MS);
+        continue;
+      }
+      dispatch(sendStatus('sending'));
+      if (answer.kind === 'done') dispatch(editDone(edit.editId));
+      else {
+        dispatch(editRefused({ edit, why: answer.why }));
+        await dispatch(libraryApi.endpoints.library.initiate(undefined, { forceRefetch: true, subscribe: false }));
+      }
+    }
+    if (selectStatus(getState()) !== 'idle') dispatch(sendStatus('idle'));
+  },
+});

@@ -1,0 +1,11 @@
+export { serverApi } from './server.api.js';
+export { libraryApi, useLibraryQuery, useNewFootageMutation, useTimesQuery } from './library.api.js';
+export { editsSlice, editsRestored, editQueued } from './edits.slice.js';
+export { editsListener } from './edits.listener.js';
+export type { PendingEdit } from './edits.js';
+export { selectLibrary, selectPending, selectWords, type LibraryState } from './library.selectors.js';
+export { failureText, refusalText } from './refusal.text.js';
+export { Refusal, SaveState } from './SaveState.js';
+export { useEdit } from './useEdit.js';
+export { clipViews, type ClipView } from './clipViews.js';
+export { useClipViews, useLibrary, useWords } from './useLibrary.js';

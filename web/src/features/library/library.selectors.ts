@@ -1,0 +1,42 @@
+import { createSelector } from '@reduxjs/toolkit';
+import { wordsOf, type Library, type Words } from '@odograph/core';
+import { withPending, type PendingEdit } from './edits.js';
+import type { editsSlice, RefusedEdit, SendStatus } from './edits.slice.js';
+import { libraryApi } from './library.api.js';
+import type { serverApi } from './server.api.js';
+
+export type LibraryState = {
+  readonly server: ReturnType<typeof serverApi.reducer>;
+  readonly edits: ReturnType<typeof editsSlice.reducer>;
+};
+
+const EMPTY: Library = {
+  format: 'odograph-library',
+  formatVersion: 1,
+  academy: { id: '', name: '', timeZone: 'UTC' },
+  wordChanges: [],
+  persons: [],
+  files: [],
+  footage: [],
+  angles: [],
+  attempts: [],
+  clips: [],
+};
+
+const selectAnswer = libraryApi.endpoints.library.select();
+
+/** The library as the server gave it last; undefined while it has not. */
+export const selectServerLibrary = (state: LibraryState): Library | undefined => selectAnswer(state).data;
+export const selectPending = (state: LibraryState): readonly PendingEdit[] => state.edits.pending;
+export const selectStatus = (state: LibraryState): SendStatus => state.edits.status;
+export const selectRefused = (state: LibraryState): RefusedEdit | null => state.edits.refused;
+
+/** The library as this person sees it, edits on their way included. */
+export const selectLibrary = createSelector([selectServerLibrary, selectPending], (library, pending): Library =>
+  library ? withPending(library, pending) : EMPTY,
+);
+
+const selectWordChanges = (state: LibraryState): Library['wordChanges'] =>
+  selectServerLibrary(state)?.wordChanges ?? EMPTY.wordChanges;
+
+export const selectWords = createSelector([selectWordChanges], (wordChanges): Words => wordsOf({ wordChanges }));

@@ -1,0 +1,31 @@
+import type { Library } from '@odograph/core';
+import type { Changed } from '@odograph/core/contract';
+
+type Kept = { readonly id: string };
+
+/** Rows with others laid over them by id, in the order of their ids. */
+export const upsert = <T extends Kept>(rows: readonly T[], changed: readonly T[]): readonly T[] => {
+  if (!changed.length) return rows;
+  const byId = new Map(rows.map((row) => [row.id, row]));
+  for (const row of changed) byId.set(row.id, row);
+  return [...byId.values()].sort((a, b) => (a.id < b.id ? -1 : 1));
+};
+
+const without = <T extends Kept>(rows: readonly T[], gone: ReadonlySet<string>): readonly T[] =>
+  rows.some((row) => gone.has(row.id)) ? rows.filter((row) => !gone.has(row.id)) : rows;
+
+/** The library with what an edit touched as it is now; the rows it removed are gone. */
+export const mergeChanged = (library: Library, changed: Changed): Library => {
+  const gone = new Set(changed.removed);
+  const laid = <T extends Kept>(rows: readonly T[], now: readonly T[] = []): readonly T[] =>
+    without(upsert(rows, now), gone);
+  return {
+    ...library,
+    persons: laid(library.persons, changed.persons),
+    files: laid(library.files, changed.files),
+    footage: laid(library.footage, changed.footage),
+    angles: laid(library.angles, changed.angles),
+    attempts: laid(library.attempts, changed.attempts),
+    clips: laid(library.clips, changed.clips),
+  };
+};

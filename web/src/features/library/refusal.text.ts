@@ -1,0 +1,70 @@
+import type { ErrorBody } from '@odograph/core/contract';
+
+const FIELDS: Record<string, string> = {
+  state: 'position',
+  action: 'entry',
+  finish: 'finish',
+  result: 'result',
+  controls: 'grips',
+  reactions: 'their reaction',
+  reasons: 'why',
+  depth: 'how far',
+  subject: 'whose action it is',
+  inFrame: 'in',
+  outFrame: 'out',
+  note: 'note',
+  title: 'title',
+  name: 'file name',
+  email: 'e-mail',
+  password: 'password',
+  date: 'date',
+  athleteA: 'first athlete',
+  athleteB: 'second athlete',
+};
+
+/** A field of a request in the interface's words. */
+export const fieldName = (field: string): string => {
+  const known = field.split('.').find((part) => FIELDS[part] !== undefined);
+  return known === undefined ? field : FIELDS[known]!;
+};
+
+/** What the server would not do, in a sentence for the person at the screen. */
+export const refusalText = (why: ErrorBody): string => {
+  switch (why.code) {
+    case 'invalid':
+      return why.facts.fields.map((f) => `${fieldName(f.field)}: ${f.reason}`).join('; ');
+    case 'signed-out':
+      return 'You are signed out. Sign in again; what you changed is kept here.';
+    case 'wrong-sign-in':
+      return 'E-mail and password do not belong together.';
+    case 'too-many-tries':
+      return `Too many tries. Try again in ${Math.max(1, Math.ceil(why.facts.retryAfterS / 60))} min.`;
+    case 'not-allowed':
+      return `As a ${why.facts.role} you can look, but not change anything.`;
+    case 'not-found':
+      return 'It is no longer there; perhaps somebody else has put it in the bin.';
+    case 'stale':
+      return `Somebody else has changed it meanwhile (${why.facts.fields.map((f) => fieldName(f.field)).join(', ')}).`;
+    case 'id-taken':
+      return 'This was sent before with something else in it.';
+    case 'not-video':
+      return why.facts.why;
+    case 'too-large':
+      return `The file is larger than ${Math.round(why.facts.limitBytes / 2 ** 30)} GB, the most that can be taken in.`;
+    case 'nothing-to-undo':
+      return 'There is nothing to undo.';
+    case 'cannot-undo':
+      return `Cannot be undone: ${fieldName(why.facts.field)} was changed again since.`;
+    case 'internal':
+      return 'Something went wrong on the server. Nothing was saved; try again.';
+  }
+};
+
+/** The sentence for whatever went wrong with a request. */
+export const failureText = (error: unknown): string => {
+  const { data, status } = (error ?? {}) as { data?: unknown; status?: unknown };
+  if (typeof data === 'object' && data !== null && 'code' in data) return refusalText(data as ErrorBody);
+  return status === 'FETCH_ERROR'
+    ? 'The server cannot be reached. Nothing was sent; try again.'
+    : 'Something went wrong. Try again.';
+};

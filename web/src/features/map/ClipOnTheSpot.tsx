@@ -1,0 +1,60 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { cautionsOf } from '@odograph/core';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { Action, CautionNote, Sentence } from '../../design/index.js';
+import { useWords, type ClipView } from '../library/index.js';
+import { FrameVideo, usePlayer } from '../player/index.js';
+
+const Playing = ({ view }: { readonly view: ClipView }): React.JSX.Element => {
+  const { clip } = view;
+  const handle = usePlayer(view.file.id, {
+    frame: clip.in.frame,
+    loop: { inFrame: clip.in.frame, outFrame: clip.out.frame },
+    play: true,
+  });
+  return (
+    <Box height="203px">
+      <Box asChild width="100%" height="100%" cursor="pointer">
+        <button
+          type="button"
+          aria-label={handle.state.playing ? 'Hold the picture' : 'Play'}
+          onClick={() => handle.player?.toggle()}
+        >
+          <FrameVideo fileId={view.file.id} handle={handle} label={view.footage.title} />
+        </button>
+      </Box>
+    </Box>
+  );
+};
+
+/** Plays the clips behind a line where one stands, each over and over until the next is asked for. */
+export const ClipOnTheSpot = ({ clips }: { readonly clips: readonly ClipView[] }): React.JSX.Element | null => {
+  const words = useWords();
+  const [at, setAt] = useState(0);
+  const view = clips[Math.min(at, clips.length - 1)];
+  if (!view) return null;
+  const cautions = cautionsOf(words, {
+    action: view.attempt.action,
+    submission: view.attempt.finish?.kind === 'submission' ? view.attempt.finish.submission : null,
+  });
+  return (
+    <Box data-testid="on-the-spot" marginBottom="4">
+      <Playing key={view.clip.id} view={view} />
+      <Box fontSize="14px" marginTop="1.5" lineHeight="1.35">
+        <Sentence said={view.said} subject={view.attempt.subject} />
+      </Box>
+      <Flex gap="2" alignItems="center" marginTop="1.5" marginBottom="2">
+        {clips.length > 1 && (
+          <Action onClick={() => setAt((at + 1) % clips.length)}>
+            Clip {at + 1} of {clips.length}: next
+          </Action>
+        )}
+        <Action asChild tone="quiet">
+          <Link to={`/break-down/${view.footage.id}?clip=${view.clip.id}`}>Open it to break down</Link>
+        </Action>
+      </Flex>
+      <CautionNote cautions={cautions} short />
+    </Box>
+  );
+};

@@ -1,0 +1,129 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { mostCarrying, neighboursOf, type PlaceId } from '@odograph/core';
+import { useMemo, useState } from 'react';
+import { useSelector } from 'react-redux';
+import { Link, useSearchParams } from 'react-router';
+import { Action, Heading, useSize } from '../../design/index.js';
+import type { MapLine } from '../../workers/map.protocol.js';
+import type { MapState } from './map.listener.js';
+import { MAP_TEXT as T } from './map.text.js';
+import { MapPlot } from './MapPlot.js';
+import { PickedSwitch } from './PickedSwitch.js';
+import { PlaceSheet } from './PlaceSheet.js';
+import { useMapPicture } from './useMapPicture.js';
+
+const MOST_PLACES = 24;
+const MOST_LINES = 60;
+const SHEET = 372;
+
+export const MapScreen = (): React.JSX.Element => {
+  const picture = useMapPicture();
+  const failed = useSelector((state: MapState) => state.map.failed);
+  const [search, setSearch] = useSearchParams();
+  const [ref, size] = useSize({ width: 1280 - SHEET, height: 640 });
+  const [isPickingTarget, setPickingTarget] = useState(false);
+  const [most, setMost] = useState(MOST_PLACES);
+  const place = (search.get('place') ?? undefined) as PlaceId | undefined;
+  const target = (search.get('to') ?? undefined) as PlaceId | undefined;
+  const lineId = search.get('line') ?? undefined;
+
+  const all = useMemo(() => new Set((picture?.lines ?? []).flatMap((l) => [l.from, l.to])).size, [picture]);
+  const shown = useMemo(() => {
+    const lines = picture?.lines ?? [];
+    if (place === undefined) return mostCarrying(lines, { places: most, lines: MOST_LINES });
+    const near = neighboursOf(lines, place);
+    return target === undefined ? near : { ...near, places: [...new Set([...near.places, target])] };
+  }, [picture, place, target, most]);
+
+  const go = (to: { place?: PlaceId | undefined; to?: PlaceId | undefined; line?: string | undefined }): void => {
+    setPickingTarget(false);
+    setSearch(Object.fromEntries(Object.entries(to).filter((e): e is [string, PlaceId] => e[1] !== undefined)));
+  };
+  const pick = (id: PlaceId, isTarget: boolean): void => {
+    if ((isTarget || isPickingTarget) && place !== undefined && id !== place) go({ place, to: id });
+    else go(id === place ? {} : { place: id });
+  };
+  const takeLine = (line: MapLine): void =>
+    go({ place: place === line.to || place === line.from ? place : line.from, to: target, line: line.id });
+
+  if (failed)
+    return (
+      <Box role="alert" padding="8">
+        {T.failed}
+      </Box>
+    );
+  if (!picture)
+    return (
+      <Box role="status" padding="8">
+        {T.computing}
+      </Box>
+    );
+  if (picture.lines.length === 0)
+    return (
+      <Box padding="8" maxWidth="620px">
+        <Heading marginBottom="3">{T.title}</Heading>
+        <Box marginBottom="5">{T.empty}</Box>
+        <Action asChild tone="next">
+          <Link to="/break-down">{T.toBench}</Link>
+        </Action>
+      </Box>
+    );
+  const { totals } = picture;
+  return (
+    <Flex flex="1" minHeight="0">
+      <Flex direction="column" flex="1" minWidth="0" paddingTop="3">
+        <Flex alignItems="baseline" gap="5" paddingInline="4" height="38px" flexShrink="0">
+          <Heading>{T.title}</Heading>
+          <Box color="inkSoft" data-testid="map-totals">
+            {totals.attempts} attempts on {picture.lines.length} lines
+            {totals.picked > 0 && `, ${totals.picked} picked`}
+            {totals.shown > 0 && `, ${totals.shown} shown`}
+            {totals.drafts > 0 && `, ${totals.drafts} drafts not on it`}
+            {totals.unplaced > 0 && `, ${totals.unplaced} unplaced`}
+          </Box>
+          <Box flex="1" />
+          <PickedSwitch />
+          {all > MOST_PLACES && (
+            <Box as="label" color="inkSoft" fontSize="14px" display="flex" alignItems="center" gap="2">
+              {most} of {all} places
+              <input type="range" min={4} max={all} value={most} onChange={(e) => setMost(Number(e.target.value))} />
+            </Box>
+          )}
+        </Flex>
+        {place === undefined && (
+          <Box paddingInline="4" color="inkSoft" fontSize="14px" flexShrink="0">
+            {T.rest}
+          </Box>
+        )}
+        <Box ref={ref} flex="1" minHeight="0" overflowX="auto" overflowY="hidden">
+          <MapPlot
+            picture={picture}
+            places={shown.places}
+            lines={shown.lines}
+            place={place}
+            target={target}
+            inHand={lineId}
+            width={size.width}
+            height={size.height}
+            onPick={pick}
+            onLine={takeLine}
+          />
+        </Box>
+      </Flex>
+      {place !== undefined && (
+        <Box width={`${SHEET}px`} flexShrink="0" borderLeftWidth="1px" overflowY="auto">
+          <PlaceSheet
+            picture={picture}
+            place={place}
+            target={target}
+            line={picture.lines.find((l) => l.id === lineId)}
+            isPickingTarget={isPickingTarget}
+            onPickTarget={() => setPickingTarget(!isPickingTarget)}
+            onLine={takeLine}
+            onWhole={() => go({})}
+          />
+        </Box>
+      )}
+    </Flex>
+  );
+};

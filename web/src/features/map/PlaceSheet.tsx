@@ -1,0 +1,138 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { placeName, type PlaceId } from '@odograph/core';
+import { Link } from 'react-router';
+import { Action, Heading, IntervalBand, Subheading, evidenceText } from '../../design/index.js';
+import { useClipViews, useWords } from '../library/index.js';
+import type { MapLine, MapPicture } from '../../workers/map.protocol.js';
+import { clipsBehind } from './clipsBehind.js';
+import { ClipOnTheSpot } from './ClipOnTheSpot.js';
+import { MAP_TEXT as T } from './map.text.js';
+
+const LineRow = ({
+  line,
+  end,
+  isInHand,
+  onLine,
+}: {
+  readonly line: MapLine;
+  readonly end: PlaceId;
+  readonly isInHand: boolean;
+  readonly onLine: () => void;
+}): React.JSX.Element => {
+  const words = useWords();
+  return (
+    <Box as="li" borderBottomWidth="1px">
+      <Box
+        asChild
+        display="block"
+        width="100%"
+        textAlign="left"
+        paddingBlock="2"
+        paddingInline="2"
+        cursor="pointer"
+        borderLeftWidth="3px"
+        borderColor={isInHand ? 'inHand' : 'transparent'}
+        background={isInHand ? 'inHandSoft' : 'transparent'}
+        _hover={{ background: 'raised' }}
+      >
+        <button type="button" onClick={onLine} aria-pressed={isInHand}>
+          <Box lineHeight="1.3">
+            <strong>{words.name('action', line.action)}</strong>
+            {line.bait && ' (bait)'}
+            <Box as="span" color="inkSoft">
+              {end === line.to ? ' to ' : ' from '}
+            </Box>
+            {placeName(end, words)}
+          </Box>
+          <Flex fontSize="13px" color="inkSoft" alignItems="center" gap="3" justifyContent="space-between">
+            <span>{evidenceText(line)}</span>
+            <IntervalBand interval={line.interval} width={56} />
+          </Flex>
+        </button>
+      </Box>
+    </Box>
+  );
+};
+
+type Props = {
+  readonly picture: MapPicture;
+  readonly place: PlaceId;
+  readonly target: PlaceId | undefined;
+  readonly line: MapLine | undefined;
+  readonly isPickingTarget: boolean;
+  readonly onPickTarget: () => void;
+  readonly onLine: (line: MapLine) => void;
+  readonly onWhole: () => void;
+};
+
+/** What is known about a place: how good it is, what leads out of it and to it; the clips behind a line play here. */
+export const PlaceSheet = ({
+  picture,
+  place,
+  target,
+  line,
+  isPickingTarget,
+  onPickTarget,
+  onLine,
+  onWhole,
+}: Props): React.JSX.Element => {
+  const words = useWords();
+  const views = useClipViews();
+  const out = picture.lines.filter((l) => l.from === place);
+  const into = picture.lines.filter((l) => l.to === place && l.from !== place);
+  const height = picture.heights[place];
+  const routesTo = (to: string): string => `/routes?from=${encodeURIComponent(place)}&to=${encodeURIComponent(to)}`;
+  const list = (lines: readonly MapLine[], nothing: string, end: (l: MapLine) => PlaceId): React.JSX.Element =>
+    lines.length === 0 ? (
+      <Box color="inkSoft" fontSize="14px" paddingBlock="1">
+        {nothing}
+      </Box>
+    ) : (
+      <Box as="ul" listStyleType="none" marginBottom="4" borderTopWidth="1px">
+        {lines.map((l) => (
+          <LineRow key={l.id} line={l} end={end(l)} isInHand={l.id === line?.id} onLine={() => onLine(l)} />
+        ))}
+      </Box>
+    );
+  return (
+    <Box as="aside" aria-label={placeName(place, words)} padding="4">
+      <Flex justifyContent="space-between" alignItems="baseline" gap="3">
+        <Heading as="h2" fontSize="25px">
+          {placeName(place, words)}
+        </Heading>
+        <Action tone="quiet" onClick={onWhole}>
+          {T.whole}
+        </Action>
+      </Flex>
+      {height && (
+        <Box color="inkSoft" fontSize="14px" marginBottom="3">
+          height {height.height > 0 ? '+' : ''}
+          {height.height.toFixed(1)} of 5{height.stake >= 2 && `, ${T.stake}`}
+        </Box>
+      )}
+      {line && <ClipOnTheSpot key={line.id} clips={clipsBehind(line, views)} />}
+      <Flex gap="2" wrap="wrap" marginBottom="4">
+        {target ? (
+          <Action asChild tone="next">
+            <Link to={routesTo(target)}>
+              {T.routes}: {placeName(target, words)}
+            </Link>
+          </Action>
+        ) : (
+          <>
+            <Action onClick={onPickTarget} aria-pressed={isPickingTarget}>
+              {isPickingTarget ? T.pickingTarget : T.pickTarget}
+            </Action>
+            <Action asChild>
+              <Link to={routesTo('any')}>{T.anySubmission}</Link>
+            </Action>
+          </>
+        )}
+      </Flex>
+      <Subheading marginBottom="1">{T.from}</Subheading>
+      {list(out, T.nothingFrom, (l) => l.to)}
+      <Subheading marginBottom="1">{T.to}</Subheading>
+      {list(into, T.nothingTo, (l) => l.from)}
+    </Box>
+  );
+};

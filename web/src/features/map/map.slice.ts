@@ -1,0 +1,25 @@
+import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import type { MapPicture, MapView } from '../../workers/map.protocol.js';
+
+type State = {
+  readonly wanted: boolean;
+  readonly view: MapView;
+  readonly picture: MapPicture | null;
+  readonly failed: boolean;
+};
+
+const initialState: State = { wanted: false, view: { includePicked: false }, picture: null, failed: false };
+
+/** What the map's worker computed last. It is computed from the moment that a screen wants it. */
+export const mapSlice = createSlice({
+  name: 'map',
+  initialState,
+  reducers: {
+    mapWanted: (state) => ({ ...state, wanted: true }),
+    viewChosen: (state, { payload }: PayloadAction<MapView>) => ({ ...state, view: payload }),
+    pictureArrived: (state, { payload }: PayloadAction<MapPicture>) => ({ ...state, picture: payload, failed: false }),
+    pictureFailed: (state) => ({ ...state, failed: true }),
+  },
+});
+
+export const { mapWanted, viewChosen, pictureArrived, pictureFailed } = mapSlice.actions;

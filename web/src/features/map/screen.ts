@@ -1,0 +1,1 @@
+export { MapScreen } from './MapScreen.js';

@@ -1,0 +1,236 @@
+import {
+  clampFrame,
+  frameAtS,
+  frameCount,
+  frameStartS,
+  isFrameShown,
+  seekTargetS,
+  type TimeTable,
+} from '@odograph/core';
+
+/** What the player shows. `frame` is the picture that is on the screen, not the one that was asked for. */
+export type PlayerState = {
+  readonly frame: number;
+  readonly playing: boolean;
+  /** Whether the picture asked for last is the one that is shown. */
+  readonly settled: boolean;
+  readonly speed: number;
+  readonly loop: Stretch | null;
+};
+
+/** Frames [in, out). */
+export type Stretch = { readonly inFrame: number; readonly outFrame: number };
+
+/** What of a video element the player uses; tests put another in its place. */
+export type Screen = Pick<
+  HTMLVideoElement,
+  | 'currentTime'
+  | 'playbackRate'
+  | 'readyState'
+  | 'play'
+  | 'pause'
+  | 'addEventListener'
+  | 'removeEventListener'
+  | 'requestVideoFrameCallback'
+  | 'cancelVideoFrameCallback'
+>;
+
+export const SPEEDS = [1, 0.5, 0.25] as const;
+
+const PATIENCE_MS = 700;
+const METADATA_READY = 1;
+
+/**
+ * Shows exact frames of a video. A frame is its index in the table of presentation times; it is sought by the middle between its time and the
+ * next one's, and counts as shown when the seek has ended and the browser says that the picture presented lies within half a frame of it.
+ * While a seek is under way only the newest wish is kept. Full speed is the browser's own; slower goes frame by frame, so that none is left out.
+ */
+export class FramePlayer {
+  private state: PlayerState;
+  private readonly listeners = new Set<() => void>();
+  private wanted: number | null = null;
+  private seeking: { frame: number; ended: boolean; shown: boolean; tries: number } | null = null;
+  private presentedS: number | null = null;
+  private patience: ReturnType<typeof setTimeout> | undefined;
+  private pace: ReturnType<typeof setTimeout> | undefined;
+  private callback = 0;
+
+  constructor(
+    private readonly screen: Screen,
+    private readonly table: TimeTable,
+    first = 0,
+  ) {
+    this.state = { frame: clampFrame(table, first), playing: false, settled: false, speed: 1, loop: null };
+    this.wanted = this.state.frame;
+  }
+
+  /** Begins to listen to the video and shows the first frame; what it gives back ends that. */
+  attach(): () => void {
+    const { screen } = this;
+    screen.addEventListener('seeked', this.onSeeked);
+    screen.addEventListener('loadedmetadata', this.onReady);
+    screen.addEventListener('ended', this.onEnded);
+    this.callback = screen.requestVideoFrameCallback(this.onPresented);
+    this.pump();
+    return () => this.detach();
+  }
+
+  readonly subscribe = (listener: () => void): (() => void) => {
+    this.listeners.add(listener);
+    return () => this.listeners.delete(listener);
+  };
+
+  readonly snapshot = (): PlayerState => this.state;
+
+  private detach(): void {
+    const { screen } = this;
+    screen.removeEventListener('seeked', this.onSeeked);
+    screen.removeEventListener('loadedmetadata', this.onReady);
+    screen.removeEventListener('ended', this.onEnded);
+    screen.cancelVideoFrameCallback(this.callback);
+    clearTimeout(this.patience);
+    clearTimeout(this.pace);
+    this.seeking = null;
+  }
+
+  /** Shows a frame; beyond the ends, the nearest. */
+  seek(frame: number): void {
+    this.wanted = clampFrame(this.table, frame);
+    this.update({ settled: false });
+    this.pump();
+  }
+
+  /** Steps from the frame that was asked for last, so that quick steps add up. */
+  step(by: number): void {
+    this.pause();
+    this.seek((this.wanted ?? this.seeking?.frame ?? this.state.frame) + by);
+  }
+
+  play(): void {
+    const { loop, frame } = this.state;
+    if (this.state.playing) return;
+    this.update({ playing: true });
+    const isOutside = loop && (frame < loop.inFrame || frame >= loop.outFrame - 1);
+    if (isOutside) this.seek(loop.inFrame);
+    else if (frame >= frameCount(this.table) - 1) this.seek(0);
+    else this.run();
+  }
+
+  pause(): void {
+    if (!this.state.playing) return;
+    clearTimeout(this.pace);
+    this.screen.pause();
+    this.update({ playing: false });
+    this.seek(this.state.frame);
+  }
+
+  toggle(): void {
+    if (this.state.playing) this.pause();
+    else this.play();
+  }
+
+  /** Plays only this stretch, over and over; null = the whole. */
+  loop(stretch: Stretch | null): void {
+    this.update({ loop: stretch });
+  }
+
+  setSpeed(speed: number): void {
+    const { playing } = this.state;
+    if (playing) this.pause();
+    this.update({ speed });
+    if (playing) this.play();
+  }
+
+  private update(change: Partial<PlayerState>): void {
+    this.state = { ...this.state, ...change };
+    for (const listener of this.listeners) listener();
+  }
+
+  private pump(): void {
+    if (this.seeking || this.wanted === null || this.screen.readyState < METADATA_READY) return;
+    const frame = this.wanted;
+    this.wanted = null;
+    this.seeking = { frame, ended: false, shown: this.isShown(frame), tries: 0 };
+    this.goTo(frame, 0);
+  }
+
+  /** `nudgeS` moves the target a little, within the frame, where the browser has to be asked again. */
+  private goTo(frame: number, nudgeS: number): void {
+    this.screen.currentTime = seekTargetS(this.table, frame) + nudgeS;
+    clearTimeout(this.patience);
+    this.patience = setTimeout(this.onPatienceGone, PATIENCE_MS);
+  }
+
+  private isShown(frame: number): boolean {
+    return this.presentedS !== null && isFrameShown(this.table, frame, this.presentedS);
+  }
+
+  private readonly onReady = (): void => this.pump();
+
+  private readonly onSeeked = (): void => {
+    if (!this.seeking) return;
+    this.seeking.ended = true;
+    this.settle();
+  };
+
+  private readonly onPresented = (_now: number, picture: { readonly mediaTime: number }): void => {
+    this.callback = this.screen.requestVideoFrameCallback(this.onPresented);
+    this.presentedS = picture.mediaTime;
+    if (this.seeking) {
+      if (this.isShown(this.seeking.frame)) this.seeking.shown = true;
+      this.settle();
+    } else if (this.state.playing && this.state.speed === 1) this.onPlayed(frameAtS(this.table, picture.mediaTime));
+  };
+
+  /** The browser has not said in time what it shows: once it is asked again, then its word that the seek ended has to do. */
+  private readonly onPatienceGone = (): void => {
+    if (!this.seeking) return;
+    if (this.seeking.tries === 0) {
+      this.seeking.tries = 1;
+      this.goTo(this.seeking.frame, 1e-4);
+    } else if (this.seeking.ended) {
+      this.seeking.shown = true;
+      this.settle();
+    } else this.patience = setTimeout(this.onPatienceGone, PATIENCE_MS);
+  };
+
+  private settle(): void {
+    if (!this.seeking?.ended || !this.seeking.shown) return;
+    const { frame } = this.seeking;
+    clearTimeout(this.patience);
+    this.seeking = null;
+    this.update({ frame, settled: this.wanted === null });
+    if (this.wanted !== null) this.pump();
+    else if (this.state.playing) this.run();
+  }
+
+  private readonly onEnded = (): void => {
+    if (!this.state.playing) return;
+    if (this.state.loop) this.seek(this.state.loop.inFrame);
+    else this.pause();
+  };
+
+  /** A frame went by at full speed. */
+  private onPlayed(frame: number): void {
+    const { loop } = this.state;
+    this.update({ frame, settled: true });
+    if (loop && (frame >= loop.outFrame - 1 || frame < loop.inFrame)) this.seek(loop.inFrame);
+  }
+
+  /** Goes on playing from the frame that is shown. */
+  private run(): void {
+    const { speed, loop, frame } = this.state;
+    if (speed === 1) {
+      this.screen.playbackRate = 1;
+      void this.screen.play().catch(() => this.update({ playing: false }));
+      return;
+    }
+    this.screen.pause();
+    const isLast = frame >= (loop ? loop.outFrame : frameCount(this.table)) - 1;
+    const next = !isLast ? frame + 1 : loop ? loop.inFrame : null;
+    const lastsS = frameStartS(this.table, frame + 1) - frameStartS(this.table, frame);
+    clearTimeout(this.pace);
+    if (next === null) this.pause();
+    else this.pace = setTimeout(() => this.seek(next), (lastsS / speed) * 1000);
+  }
+}

@@ -1,0 +1,55 @@
+import { Box } from '@chakra-ui/react';
+import { timecode } from '@odograph/core';
+import { Mono } from '../../design/index.js';
+import type { PlayerHandle } from './usePlayer.js';
+
+/** The picture with its time in a corner. `m:ss:ff` and the frame of the file stand at the lower right, off until something is loaded. */
+export const FrameVideo = ({
+  fileId,
+  handle,
+  label,
+}: {
+  readonly fileId: string;
+  readonly handle: PlayerHandle;
+  readonly label: string;
+}): React.JSX.Element => {
+  const { state, table, onScreen } = handle;
+  return (
+    <Box
+      position="relative"
+      width="100%"
+      height="100%"
+      background="#000"
+      data-testid="picture"
+      data-frame={state.frame}
+      data-settled={state.settled}
+      data-playing={state.playing}
+    >
+      <video
+        key={fileId}
+        ref={onScreen}
+        src={`/api/files/${fileId}/media`}
+        preload="auto"
+        playsInline
+        aria-label={label}
+        style={{ width: '100%', height: '100%', objectFit: 'contain', display: 'block' }}
+      />
+      {table && (
+        <Mono
+          position="absolute"
+          right="0"
+          bottom="0"
+          paddingInline="2.5"
+          paddingBlock="0.5"
+          fontSize="15px"
+          color="#efebdf"
+          background="rgba(12, 14, 12, 0.72)"
+          data-testid="timecode"
+        >
+          {timecode(table, state.frame)}
+          <Box as="span" color="#b0ad9d" fontSize="13px">{`  frame ${state.frame}`}</Box>
+        </Mono>
+      )}
+    </Box>
+  );
+};

@@ -1,0 +1,145 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { placeName, readPlace, type PlaceId } from '@odograph/core';
+import { Play } from 'lucide-react';
+import { useMemo } from 'react';
+import { Link, useSearchParams } from 'react-router';
+import { Action, Heading, Subheading, WordField, among, useSize } from '../../design/index.js';
+import { useWords } from '../library/index.js';
+import { PickedSwitch } from '../map/index.js';
+import type { MapPicture, MapRoute } from '../../workers/map.protocol.js';
+import { RouteProfile } from './RouteProfile.js';
+import { ANY, goalName, useRoutes } from './useRoutes.js';
+
+const percent = (rate: number): string => (rate > 0 && rate < 0.005 ? 'under 1 %' : `${Math.round(rate * 100)} %`);
+
+const RouteCard = ({
+  route,
+  nth,
+  picture,
+  width,
+  play,
+}: {
+  readonly route: MapRoute;
+  readonly nth: number;
+  readonly picture: MapPicture;
+  readonly width: number;
+  readonly play: string;
+}): React.JSX.Element => {
+  const changes = route.steps.reduce((sum, s) => sum + s.gripChanges, 0);
+  return (
+    <Box as="li" paddingBlock="5" borderBottomWidth="1px" data-testid="route">
+      <Flex alignItems="baseline" gap="5" marginBottom="2">
+        <Subheading fontSize="22px">{['Best', 'Second', 'Third'][nth] ?? `Number ${nth + 1}`}</Subheading>
+        <Box color="inkSoft">
+          {route.steps.length === 1 ? '1 step' : `${route.steps.length} steps`},{' '}
+          {changes === 0 ? 'no grip change recorded' : changes === 1 ? '1 grip change' : `${changes} grip changes`};
+          every step worked{' '}
+          <Box as="span" color="ink">
+            {percent(route.chance)}
+          </Box>{' '}
+          of the time by what was seen, between {percent(route.low)} and {percent(route.high)} by what is known; cost{' '}
+          {route.cost.toFixed(2)}
+        </Box>
+        <Box flex="1" />
+        <Action asChild tone="next">
+          <Link to={play}>
+            <Play size={15} aria-hidden />
+            Play it
+          </Link>
+        </Action>
+      </Flex>
+      <RouteProfile route={route} picture={picture} width={width} height={190} />
+    </Box>
+  );
+};
+
+const useFinders = (picture: MapPicture | null) => {
+  const words = useWords();
+  return useMemo(() => {
+    const ids = [...new Set((picture?.lines ?? []).flatMap((l) => [l.from, l.to]))].sort();
+    const sayable = (id: PlaceId): { value: string; texts: readonly string[] } => {
+      const place = readPlace(id);
+      const aliases =
+        place?.kind === 'state'
+          ? (words.position(place.position)?.aliases ?? []).map((a) => `${a}, ${place.role}`)
+          : [];
+      return { value: id, texts: [placeName(id, words), ...aliases] };
+    };
+    return {
+      from: among(ids.filter((id) => readPlace(id)?.kind === 'state').map(sayable)),
+      to: among([{ value: ANY, texts: ['any submission', 'submission', 'tap'], bonus: 0.05 }, ...ids.map(sayable)]),
+    };
+  }, [picture, words]);
+};
+
+/** Asks for routes between two places and shows the three best as profiles. */
+export const RouteFinder = (): React.JSX.Element => {
+  const words = useWords();
+  const { from, to, picture, routes, failed } = useRoutes();
+  const [, setSearch] = useSearchParams();
+  const [ref, size] = useSize({ width: 1180, height: 400 });
+  const find = useFinders(picture);
+  const set = (change: { from?: string; to?: string }): void =>
+    setSearch({ ...(from ? { from } : {}), ...(to ? { to } : {}), ...change });
+  return (
+    <Box paddingInline="8" paddingBlock="6" maxWidth="1280px" width="100%">
+      <Heading marginBottom="4">Routes</Heading>
+      <Box as="section" aria-label="Which route" fontSize="20px" lineHeight="1.6" marginBottom="3">
+        <Box as="span" color="inkSoft">
+          The best ways from{' '}
+        </Box>
+        <Box as="span" fontWeight="600">
+          <WordField
+            label="From"
+            placeholder="which place"
+            said={from && placeName(from, words)}
+            find={find.from}
+            onPick={(value) => set({ from: value })}
+          />
+        </Box>
+        <Box as="span" color="inkSoft">
+          {' '}
+          to{' '}
+        </Box>
+        <Box as="span" fontWeight="600">
+          <WordField
+            label="To"
+            placeholder="which place, or any submission"
+            said={to && goalName(to, words)}
+            find={find.to}
+            onPick={(value) => set({ to: value })}
+          />
+        </Box>
+      </Box>
+      <PickedSwitch />
+      <Box ref={ref} marginTop="4">
+        {failed && <Box role="alert">The routes could not be computed. Load the page again; nothing is lost.</Box>}
+        {!from || !to ? (
+          <Box color="inkSoft" maxWidth="620px">
+            Say where it starts and where it should lead. A route is made of lines of the map that have worked at least
+            once; least risk first, then the fewest changes of grip.
+          </Box>
+        ) : routes?.length === 0 ? (
+          <Box role="status" maxWidth="620px">
+            No route: nothing that was seen to work leads from {placeName(from, words)} to {goalName(to, words)}. Clips
+            that are drafts, only shown, or from picked footage make no route.
+          </Box>
+        ) : (
+          <Box as="ul" listStyleType="none" borderTopWidth="1px">
+            {picture &&
+              routes?.map((route, nth) => (
+                <RouteCard
+                  key={route.steps.map((s) => s.line.id).join(' ')}
+                  route={route}
+                  nth={nth}
+                  picture={picture}
+                  width={size.width}
+                  play={`/routes/play?from=${encodeURIComponent(from)}&to=${encodeURIComponent(to)}&route=${nth}`}
+                />
+              ))}
+          </Box>
+        )}
+      </Box>
+    </Box>
+  );
+};

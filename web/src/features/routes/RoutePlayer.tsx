@@ -1,0 +1,204 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { cautionsOf, placeName } from '@odograph/core';
+import { useEffect, useState } from 'react';
+import { Link, useSearchParams } from 'react-router';
+import {
+  Action,
+  CautionNote,
+  Heading,
+  IntervalBand,
+  Mono,
+  Sentence,
+  evidenceText,
+  useSize,
+} from '../../design/index.js';
+import { useClipViews, useWords, type ClipView } from '../library/index.js';
+import { clipsBehind } from '../map/index.js';
+import { FrameVideo, usePlayer } from '../player/index.js';
+import type { MapLine } from '../../workers/map.protocol.js';
+import { RouteProfile } from './RouteProfile.js';
+import { goalName, useRoutes } from './useRoutes.js';
+
+const Screen = ({ view }: { readonly view: ClipView }): React.JSX.Element => {
+  const { clip } = view;
+  const handle = usePlayer(view.file.id, {
+    frame: clip.in.frame,
+    loop: { inFrame: clip.in.frame, outFrame: clip.out.frame },
+    play: true,
+  });
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent): void => {
+      if (event.key !== ' ' || (event.target instanceof HTMLElement && event.target.tagName === 'BUTTON')) return;
+      event.preventDefault();
+      handle.player?.toggle();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [handle.player]);
+  return <FrameVideo fileId={view.file.id} handle={handle} label={view.footage.title} />;
+};
+
+const StepSheet = ({
+  line,
+  view,
+  gripChanges,
+  nth,
+  of,
+}: {
+  readonly line: MapLine;
+  readonly view: ClipView | undefined;
+  readonly gripChanges: number;
+  readonly nth: number;
+  readonly of: number;
+}): React.JSX.Element => {
+  const words = useWords();
+  const submission = line.to.startsWith('won:') ? line.to.slice(4) : null;
+  return (
+    <Box as="section" aria-label="The step">
+      <Mono fontSize="14px" color="inkSoft" data-testid="step">
+        step {nth + 1} of {of}
+      </Mono>
+      <Heading fontSize="32px" marginBottom="1">
+        {words.name('action', line.action)}
+      </Heading>
+      <Box color="inkSoft" marginBottom="3">
+        from {placeName(line.from, words)} to {placeName(line.to, words)}
+      </Box>
+      <Box fontSize="14px" marginBottom="1">
+        {evidenceText(line)}
+      </Box>
+      <IntervalBand interval={line.interval} width={140} />
+      {nth > 0 && gripChanges > 0 && (
+        <Box fontSize="14px" marginTop="2">
+          {gripChanges === 1 ? 'One grip changes' : `${gripChanges} grips change`} before this step.
+        </Box>
+      )}
+      {view && (
+        <Box marginTop="4" fontSize="15px" lineHeight="1.4">
+          <Sentence said={view.said} subject={view.attempt.subject} />
+          {view.clip.note && (
+            <Box marginTop="2" fontSize="17px">
+              {view.clip.note}
+            </Box>
+          )}
+        </Box>
+      )}
+      <Box marginTop="4">
+        <CautionNote cautions={cautionsOf(words, { action: line.action, submission })} />
+      </Box>
+    </Box>
+  );
+};
+
+/** Plays a route: each step's clip runs over and over until you go on; where the step stands in the whole is always in view. */
+export const RoutePlayer = (): React.JSX.Element => {
+  const words = useWords();
+  const views = useClipViews();
+  const { from, to, picture, routes } = useRoutes();
+  const [search, setSearch] = useSearchParams();
+  const [ref, size] = useSize({ width: 1280, height: 190 });
+  const [isOver, setOver] = useState(false);
+  const route = routes?.[Number(search.get('route') ?? 0)];
+  const count = route?.steps.length ?? 0;
+  const at = Math.min(Math.max(0, Number(search.get('step') ?? 1) - 1 || 0), Math.max(0, count - 1));
+  const back = `/routes?from=${encodeURIComponent(from ?? '')}&to=${encodeURIComponent(to ?? '')}`;
+  const go = (step: number): void => {
+    setOver(step >= count);
+    if (step < 0 || step >= count) return;
+    setSearch((before) => {
+      const next = new URLSearchParams(before);
+      next.set('step', String(step + 1));
+      return next;
+    });
+  };
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent): void => {
+      if (event.target instanceof HTMLElement && event.target.closest('input, [role=menu]')) return;
+      if (event.key === 'ArrowRight') go(at + 1);
+      if (event.key === 'ArrowLeft') go(isOver ? at : at - 1);
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  });
+  if (!picture || (routes === undefined && from && to))
+    return (
+      <Box role="status" padding="8">
+        Looking for the route …
+      </Box>
+    );
+  const here = route?.steps[at];
+  if (!route || !here || !from || !to)
+    return (
+      <Box padding="8">
+        <Box marginBottom="4">This route is no longer there: the clips it stood on have changed.</Box>
+        <Action asChild>
+          <Link to={back}>Back to the routes</Link>
+        </Action>
+      </Box>
+    );
+  const clips = clipsBehind(here.line, views);
+  const view = clips[0];
+  return (
+    <Flex direction="column" height="100%" minHeight="0">
+      <Flex flex="1" minHeight="240px">
+        <Box flex="1" minWidth="0" position="relative" background="#000">
+          {view && <Screen key={`${at} ${view.clip.id}`} view={view} />}
+          {isOver && (
+            <Flex
+              position="absolute"
+              inset="0"
+              direction="column"
+              alignItems="center"
+              justifyContent="center"
+              gap="5"
+              background="rgba(19, 21, 19, 0.88)"
+              role="status"
+              data-testid="route-over"
+            >
+              <Heading>That was the whole route.</Heading>
+              <Flex gap="3">
+                <Action tone="next" onClick={() => go(0)}>
+                  From the beginning
+                </Action>
+                <Action asChild>
+                  <Link to={back}>Back to the routes</Link>
+                </Action>
+              </Flex>
+            </Flex>
+          )}
+        </Box>
+        <Flex width="400px" flexShrink="0" direction="column" borderLeftWidth="1px">
+          <Box flex="1" overflowY="auto" padding="5">
+            <StepSheet line={here.line} view={view} gripChanges={here.gripChanges} nth={at} of={count} />
+          </Box>
+          <Flex gap="2" padding="4" borderTopWidth="1px">
+            <Action onClick={() => go(isOver ? at : at - 1)} disabled={at === 0 && !isOver}>
+              ← Before
+            </Action>
+            <Action tone="next" flex="1" justifyContent="center" onClick={() => go(at + 1)} disabled={isOver}>
+              {at + 1 < count ? `Go on to ${words.name('action', route.steps[at + 1]!.line.action)} →` : 'To the end →'}
+            </Action>
+          </Flex>
+        </Flex>
+      </Flex>
+      <Box ref={ref} borderTopWidth="1px" paddingInline="4" paddingTop="1" flexShrink="0">
+        <Flex justifyContent="space-between" color="inkSoft" fontSize="14px">
+          <span>
+            {placeName(from, words)} to {goalName(to, words)}
+          </span>
+          <Link to={back} style={{ textDecoration: 'underline' }}>
+            Back to the routes
+          </Link>
+        </Flex>
+        <RouteProfile
+          route={route}
+          picture={picture}
+          width={size.width}
+          height={176}
+          step={isOver ? count : at}
+          onStep={go}
+        />
+      </Box>
+    </Flex>
+  );
+};

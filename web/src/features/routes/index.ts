@@ -1,0 +1,2 @@
+export { RouteFinder } from './RouteFinder.js';
+export { RoutePlayer } from './RoutePlayer.js';

@@ -1,0 +1,21 @@
+import { mapWorker } from '../../workers/map.client.js';
+import type { MapRoute, RouteQuestion } from '../../workers/map.protocol.js';
+import { serverApi } from '../library/index.js';
+
+/** Routes as the map's worker finds them; `revision` says of which map. */
+export const routesApi = serverApi.injectEndpoints({
+  overrideExisting: 'throw',
+  endpoints: (build) => ({
+    bestRoutes: build.query<readonly MapRoute[], { readonly question: RouteQuestion; readonly revision: number }>({
+      queryFn: async ({ question }) => {
+        try {
+          return { data: await mapWorker().routes(question) };
+        } catch (error) {
+          return { error: { status: 'CUSTOM_ERROR', error: String(error) } };
+        }
+      },
+    }),
+  }),
+});
+
+export const { useBestRoutesQuery } = routesApi;

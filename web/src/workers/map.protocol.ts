@@ -1,0 +1,37 @@
+import type { Height, Library, Line, PlaceId, RouteGoal } from '@odograph/core';
+
+/** What goes to the map's worker and comes back; plain data only. */
+export type MapView = { readonly includePicked: boolean };
+
+/** A line without what only the search for routes needs. */
+export type MapLine = Omit<Line, 'gripsAtCommit' | 'gripsAtEnd'>;
+
+export type MapPicture = {
+  /** Counts up with every library or view that was computed. */
+  readonly revision: number;
+  readonly lines: readonly MapLine[];
+  readonly heights: Readonly<Record<string, Height>>;
+  readonly totals: {
+    readonly attempts: number;
+    readonly shown: number;
+    readonly picked: number;
+    readonly unplaced: number;
+    readonly drafts: number;
+  };
+};
+
+export type RouteQuestion = { readonly from: PlaceId; readonly goal: RouteGoal; readonly most: number };
+
+export type MapRoute = {
+  readonly steps: readonly { readonly line: MapLine; readonly gripChanges: number; readonly costSoFar: number }[];
+  readonly cost: number;
+  readonly chance: number;
+  readonly low: number;
+  readonly high: number;
+};
+
+export type MapWorker = {
+  readonly load: (library: Library, view: MapView) => MapPicture;
+  /** Routes over the library that was loaded last. */
+  readonly routes: (question: RouteQuestion) => readonly MapRoute[];
+};

@@ -1,0 +1,35 @@
+import { bestRoutes, buildHeights, buildLines, loggedOf, wordsOf, type Line } from '@odograph/core';
+import { expose } from 'comlink';
+import type { MapLine, MapWorker } from './map.protocol.js';
+
+let lines: readonly Line[] = [];
+let revision = 0;
+
+const plain = ({ gripsAtCommit, gripsAtEnd, ...rest }: Line): MapLine => {
+  void gripsAtCommit;
+  void gripsAtEnd;
+  return rest;
+};
+
+const worker: MapWorker = {
+  load: (library, view) => {
+    const words = wordsOf(library);
+    const logged = loggedOf(library);
+    const { lines: built, ...totals } = buildLines(logged, words, view);
+    lines = built;
+    revision++;
+    return {
+      revision,
+      lines: lines.map(plain),
+      heights: Object.fromEntries(buildHeights(logged, words, view)),
+      totals,
+    };
+  },
+  routes: ({ from, goal, most }) =>
+    bestRoutes(lines, from, goal, most).map((route) => ({
+      ...route,
+      steps: route.steps.map((step) => ({ ...step, line: plain(step.line) })),
+    })),
+};
+
+expose(worker);
