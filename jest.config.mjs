@@ -46,6 +46,9 @@ export default {
     common('demo'),
     {
       ...server,
+      globalSetup: folder('scripts/testDatabase.mjs'),
+      globalTeardown: folder('scripts/testDatabaseEnd.mjs'),
+      testTimeout: 30_000,
       transform: {
         ...server.transform,
         '\\.ts$': typescript({ legacyDecorator: true, decoratorMetadata: true, useDefineForClassFields: false }),

@@ -1,4 +1,4 @@
-import { matchWords, tokens, type ControlKind, type Limb, type Words } from '../vocabulary/index.js';
+import { matchWords, slipsToPrefix, tokens, type ControlKind, type Limb, type Words } from '../vocabulary/index.js';
 import { controlKey } from './sides.js';
 import { sayControl } from './sentence.js';
 import type { Control, Side } from './types.js';
@@ -21,7 +21,6 @@ const LIMB_WORDS: Record<string, Limb> = {
 const KIND_WORDS: Record<string, ControlKind> = {
   grip: 'grip',
   grips: 'grip',
-  on: 'grip',
   hold: 'grip',
   holds: 'grip',
   hook: 'hook',
@@ -44,6 +43,11 @@ const KIND_WORDS: Record<string, ControlKind> = {
   locked: 'lock',
 };
 const SIDE_WORDS: Record<string, Side> = { left: 'left', l: 'left', right: 'right', r: 'right' };
+/** *left* and *right*, also with one slip of the key. */
+const sideOf = (token: string): Side | undefined =>
+  SIDE_WORDS[token] ??
+  (token.length >= 4 ? (['left', 'right'] as const).find((side) => slipsToPrefix(token, side, 1) <= 1) : undefined);
+
 const USUAL_KIND: Record<Limb, ControlKind> = {
   hand: 'grip',
   arm: 'lock',
@@ -62,7 +66,22 @@ const SHORT: Record<string, readonly string[]> = {
   h: ['hand'],
   f: ['foot'],
 };
-const FILLERS = new Set(['the', 'their', 'his', 'her', 'at', 'around', 'round', 'own', 'to', 'of', 'with', 'a', 's']);
+const FILLERS = new Set([
+  'the',
+  'their',
+  'his',
+  'her',
+  'at',
+  'around',
+  'round',
+  'own',
+  'to',
+  'of',
+  'with',
+  'on',
+  'a',
+  's',
+]);
 
 type Reading = { control: Omit<Control, 'id'>; score: number };
 
@@ -78,7 +97,7 @@ export const readControls = (typed: string, words: Words, limit = 8): readonly O
   const all = tokens(typed).flatMap((t) => SHORT[t] ?? [t]);
   const own = all.includes('own');
   for (const [i, token] of all.entries()) {
-    const side = SIDE_WORDS[token];
+    const side = sideOf(token);
     if (side) {
       pending = side;
       if (rest.length || kind) targetSide = side;

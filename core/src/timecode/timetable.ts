@@ -3,6 +3,9 @@
  */
 export type TimeTable = { readonly ticks: Float64Array; readonly timeBaseNum: number; readonly timeBaseDen: number };
 
+/** What browsers may round a time by, in seconds. */
+const ROUNDING_S = 2e-6;
+
 export const timeTable = (ticks: ArrayLike<number>, timeBaseNum: number, timeBaseDen: number): TimeTable => ({
   ticks: Float64Array.from(ticks).sort(),
   timeBaseNum,
@@ -37,9 +40,9 @@ export const seekTargetS = (table: TimeTable, frame: number): number => {
   return frame + 1 < table.ticks.length ? (start + next) / 2 : start + Math.min(0.001, (next - start) / 2);
 };
 
-/** The frame that is on the screen at a time in seconds: the last one that begins at or before it (with half a tick of tolerance). */
+/** The frame that is on the screen at a time in seconds: the last one that begins at or before it (browsers round times to microseconds, so 2 µs are allowed). */
 export const frameAtS = (table: TimeTable, atS: number): number => {
-  const wanted = (atS * table.timeBaseDen) / table.timeBaseNum + 0.5;
+  const wanted = ((atS + ROUNDING_S) * table.timeBaseDen) / table.timeBaseNum;
   let low = 0,
     high = table.ticks.length - 1;
   while (low < high) {
@@ -50,10 +53,12 @@ export const frameAtS = (table: TimeTable, atS: number): number => {
   return low;
 };
 
-/** Whether a media time that the browser reports lies within half a frame of a frame's own time. */
+/** Whether a media time that the browser reports is that of this frame: nearer than half the distance to either neighbour. */
 export const isFrameShown = (table: TimeTable, frame: number, mediaTimeS: number): boolean => {
-  const half = (frameStartS(table, frame + 1) - frameStartS(table, frame)) / 2;
-  return Math.abs(mediaTimeS - frameStartS(table, frame)) < Math.max(half, 0.0005);
+  const start = frameStartS(table, frame);
+  const after = frameStartS(table, frame + 1) - start;
+  const before = frame > 0 ? start - frameStartS(table, frame - 1) : after;
+  return Math.abs(mediaTimeS - start) < Math.min(before, after) / 2;
 };
 
 /**

@@ -31,6 +31,27 @@ const scalarRow = (fields: Partial<AttemptFields>, times: FrameTimes): Row => {
   return row;
 };
 
+/** Holds with the presentation times of their instants as the file has them; instants outside the angle are refused. */
+const timedHolds = (
+  fields: Partial<AttemptFields>,
+  angle: { readonly fromFrame: number; readonly toFrame: number },
+  times: FrameTimes,
+  prefix: string,
+): Partial<AttemptFields> => {
+  if (!fields.controls) return fields;
+  const timed = (at: Control['gained'], field: string): Control['gained'] => {
+    if (at && (at.frame < angle.fromFrame || at.frame > angle.toFrame))
+      throw invalid(`${prefix}.controls.${field}`, 'lies outside the footage');
+    return at && times.instant(at.frame);
+  };
+  const controls = fields.controls.map((c, i) => ({
+    ...c,
+    gained: timed(c.gained, `${i}.gained`),
+    lost: timed(c.lost, `${i}.lost`),
+  }));
+  return { ...fields, controls };
+};
+
 const clamp = (x: number, low: number, high: number): number => Math.min(high, Math.max(low, x));
 
 @Injectable()
@@ -64,7 +85,7 @@ export class ClipsService {
         intent: attempt.intent ?? 'own',
       };
       await edit.create('attempt', attempt.id, scalars);
-      await this.writeLists(edit, attempt.id, undefined, attempt);
+      await this.writeLists(edit, attempt.id, undefined, timedHolds(attempt, angle, times, 'attempt'));
       const [inAt, outAt] = [times.instant(clip.inFrame), times.instant(clip.outFrame)];
       await edit.create('clip', clip.id, {
         attemptId: attempt.id,
@@ -94,7 +115,8 @@ export class ClipsService {
       this.checkInstants(angle.fromFrame, start, commit, end, angle.toFrame);
     const touched = await this.changes.edit(session, editId, async (edit) => {
       await edit.update('attempt', id, baseVersion, scalarRow(changes, times), () => this.differences(changes, before));
-      if (await this.writeLists(edit, id, before, changes)) await edit.bump('attempt', id);
+      if (await this.writeLists(edit, id, before, timedHolds(changes, angle, times, 'changes')))
+        await edit.bump('attempt', id);
     });
     return this.library.changed(academy, touched);
   }

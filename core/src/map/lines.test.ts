@@ -1,0 +1,143 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { FOOTAGE, LOGGED, attemptOf } from '../testing/workedExamples.js';
+import { RESULTS } from '../attempts/index.js';
+import { shippedWords } from '../vocabulary/index.js';
+import { buildLines, type Logged } from './index.js';
+
+const words = shippedWords();
+
+/** from, action, to, count, attempts, successes, partial, low, high: the table of the model. */
+const TABLE: readonly (readonly [string, string, string, number, number, number, number, number, number])[] = [
+  ['half-guard/top', 'head-and-arm-pass', 'side-control/top', 1, 1, 1, 0, 0.2065, 1],
+  ['closed-guard/bottom', 'hip-bump', 'closed-guard/bottom', 1, 1, 0, 0, 0, 0.7935],
+  ['closed-guard/bottom', 'double-wrist-lock', 'won:double-wrist-lock', 1, 1, 1, 0, 0.2065, 1],
+  ['standing/even', 'double-leg', 'turtle/bottom', 1, 1, 0, 0, 0, 0.7935],
+  ['front-headlock/top', 'go-behind', 'turtle/top', 1, 1, 1, 0, 0.2065, 1],
+  ['fifty-fifty/even', 'ankle-lock', 'reset:edge', 1, 1, 0, 0, 0, 0.7935],
+  ['fifty-fifty/even', 'foot-twist', 'reset:edge', 1, 1, 0, 0, 0, 0.7935],
+  ['butterfly/top', 'body-lock-pass', 'turtle/top', 1, 1, 0, 1, 0, 0.7935],
+  ['turtle/top', 'back-take', 'back/attacker', 1, 1, 1, 0, 0.2065, 1],
+  ['back/attacker', 'rear-choke', 'back/attacker', 1, 1, 0, 0, 0, 0.7935],
+  ['mount/top', 'collar-choke (bait)', 'mount/top', 1, 1, 1, 0, 0.2065, 1],
+  ['mount/top', 'armlock', 'armlock-hold/attacker', 1, 1, 0, 1, 0, 0.7935],
+  ['armlock-hold/attacker', 'armlock', 'won:straight-armlock', 1, 1, 1, 0, 0.2065, 1],
+  ['two-sleeve/bottom', 'overhead-sweep', 'mount/top', 1, 2, 1, 0, 0.0945, 0.9055],
+  ['two-sleeve/bottom', 'overhead-sweep', 'side-control/bottom', 1, 2, 0, 0, 0, 0.6576],
+  ['back/attacker', 'step-down', 'mount/top', 2, 2, 2, 0, 0.3424, 1],
+];
+
+describe('lines of the map', () => {
+  const book = buildLines(LOGGED, words);
+
+  test('when the worked examples are counted, the table of the model should come out', () => {
+    const rows = book.lines.map((l) => [
+      l.from,
+      `${l.action}${l.bait ? ' (bait)' : ''}`,
+      l.to,
+      l.count,
+      l.attempts,
+      l.successes,
+      l.partial,
+      Number(l.interval!.low.toFixed(4)),
+      Number(l.interval!.high.toFixed(4)),
+    ]);
+    const key = (row: readonly unknown[]): string => row.slice(0, 3).join(' ');
+    expect([...rows].sort((a, b) => (key(a) < key(b) ? -1 : 1))).toEqual(
+      [...TABLE].sort((a, b) => (key(a) < key(b) ? -1 : 1)),
+    );
+  });
+
+  test('when the worked examples are counted, the totals should be those of the model', () => {
+    expect({ attempts: book.attempts, lines: book.lines.length, shown: book.shown, unplaced: book.unplaced }).toEqual({
+      attempts: 17,
+      lines: 16,
+      shown: 2,
+      unplaced: 0,
+    });
+    expect(book.lines.reduce((n, l) => n + l.competition.count, 0)).toBe(7);
+    expect(book.lines.reduce((n, l) => n + l.training.count, 0)).toBe(10);
+  });
+
+  test('when footage is picked, its attempts should be seen but give no rate, unless they are taken in', () => {
+    const picked: Logged[] = [{ attempt: LOGGED[0]!.attempt, footage: { ...FOOTAGE.F1, logged: 'picked' } }];
+    const [line] = buildLines(picked, words).lines;
+    expect(line).toMatchObject({ attempts: 0, picked: 1, interval: undefined });
+    expect(buildLines(picked, words, { includePicked: true }).lines[0]).toMatchObject({
+      attempts: 1,
+      successes: 1,
+      picked: 0,
+    });
+  });
+
+  test('when something is shown as a mistake, left out of the counts or not placed, it should draw no line', () => {
+    const told = {
+      id: 'x',
+      in: 'F3',
+      by: 'a',
+      at: [0, 1, 2],
+      from: 'mount/top',
+      action: 'armlock',
+      to: 'won:straight-armlock',
+      result: 'shown',
+    } as const;
+    const mistake = { attempt: attemptOf({ ...told, more: { shownAs: 'mistake' } }), footage: FOOTAGE.F3 };
+    const uncounted = {
+      attempt: attemptOf({ ...told, in: 'F1', result: 'success' }),
+      footage: { ...FOOTAGE.F1, counted: false },
+    };
+    const unknown = {
+      attempt: attemptOf({ ...told, in: 'F1', from: 'no-such/top', result: 'success' }),
+      footage: FOOTAGE.F1,
+    };
+    const draft = { attempt: { ...LOGGED[0]!.attempt, result: null }, footage: FOOTAGE.F1 };
+    expect(buildLines([mistake, uncounted, unknown, draft], words)).toMatchObject({
+      lines: [],
+      attempts: 0,
+      unplaced: 1,
+      drafts: 1,
+    });
+  });
+
+  const anyLogged = fc.array(
+    fc.record({
+      which: fc.nat(LOGGED.length - 1),
+      to: fc.nat(LOGGED.length - 1),
+      result: fc.constantFrom(...RESULTS),
+      picked: fc.boolean(),
+    }),
+    { maxLength: 60 },
+  );
+  const logged = (
+    rows: readonly { which: number; to: number; result: (typeof RESULTS)[number]; picked: boolean }[],
+  ): Logged[] =>
+    rows.map((row, i) => ({
+      attempt: {
+        ...LOGGED[row.which]!.attempt,
+        id: `id ${i}`,
+        finish: LOGGED[row.to]!.attempt.finish,
+        result: row.result,
+      },
+      footage: { ...LOGGED[row.which]!.footage, logged: row.picked ? 'picked' : 'throughout' },
+    }));
+
+  test('when attempts come in any order, the lines should be the same, and the counts of a group should add up to its attempts', () => {
+    fc.assert(
+      fc.property(anyLogged, fc.infiniteStream(fc.nat()), (rows, order) => {
+        const all = logged(rows);
+        const shuffled = all
+          .map((l) => ({ l, at: order.next().value as number }))
+          .sort((a, b) => a.at - b.at)
+          .map(({ l }) => l);
+        const here = buildLines(all, words);
+        expect(buildLines(shuffled, words)).toEqual(here);
+        const groups = new Map<string, number>();
+        for (const l of here.lines)
+          groups.set(`${l.from} ${l.action} ${l.bait}`, (groups.get(`${l.from} ${l.action} ${l.bait}`) ?? 0) + l.count);
+        for (const l of here.lines) expect(groups.get(`${l.from} ${l.action} ${l.bait}`)).toBe(l.attempts);
+        expect(here.lines.reduce((n, l) => n + l.count, 0)).toBe(here.attempts);
+      }),
+      { numRuns: 60 },
+    );
+  });
+});

@@ -1,0 +1,104 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { entryChoices, finishChoices, placeChoices, resultChoices } from '../phrase/index.js';
+import { matchWords, shippedWords, slipsToPrefix, tokens, type Sayable } from './index.js';
+
+const words = shippedWords();
+const best = <T>(typed: string, choices: readonly Sayable<T>[]): T | undefined => matchWords(typed, choices)[0]?.value;
+
+describe('slips of the key', () => {
+  test.each([
+    ['hlaf', 'half', 1],
+    ['haf', 'half', 1],
+    ['hal', 'half', 0],
+    ['hsalf', 'half', 1],
+    ['moutn', 'mount', 1],
+  ])('when "%s" is typed for "%s", %i slips should be counted', (typed, word, slips) => {
+    expect(slipsToPrefix(typed, word, 2)).toBe(slips);
+  });
+
+  test('when a word is begun, there should be no slip, and one wrong letter should never count as more than one', () => {
+    fc.assert(
+      fc.property(fc.stringMatching(/^[a-z]{4,12}$/), fc.nat(), fc.constantFrom(...'abcxyz'), (word, n, letter) => {
+        const at = n % word.length;
+        expect(slipsToPrefix(word.slice(0, at + 1), word, 2)).toBe(0);
+        expect(slipsToPrefix(word.slice(0, at) + letter + word.slice(at + 1), word, 2)).toBeLessThanOrEqual(1);
+      }),
+    );
+  });
+});
+
+describe('what a typed text means', () => {
+  test.each([
+    ['half top', 'half-guard/top'],
+    ['hlaf guard top', 'half-guard/top'],
+    ['meia guarda top', 'half-guard/top'],
+    ['z half bottom', 'knee-shield/bottom'],
+    ['back att', 'back/attacker'],
+    ['full mount on top', 'mount/top'],
+    ['fifty fifty', 'fifty-fifty/even'],
+  ])('when "%s" is typed for a position, %s should stand first', (typed, place) => {
+    const found = best(typed, placeChoices(words))!;
+    expect(`${found.position}/${found.role}`).toBe(place);
+  });
+
+  test.each([
+    ['knee slice', 'knee-through'],
+    ['kene slice', 'knee-through'],
+    ['armbar', 'armlock'],
+    ['upa', 'bridge-and-roll'],
+    ['mata leao', 'rear-choke'],
+    ['mata leão', 'rear-choke'],
+  ])('when "%s" is typed for an entry, %s should stand first', (typed, key) => {
+    expect(best(typed, entryChoices(words, null))).toBe(key);
+  });
+
+  test('when two entries fit alike, the one that starts from the position should stand first', () => {
+    const state = { position: 'turtle', role: 'top' } as const;
+    expect(matchWords('', entryChoices(words, state))[0]!.value).toMatch(
+      /^(go-behind|back-take|double-wrist-lock|rear-choke|front-choke|turn-in)$/,
+    );
+    expect(best('b', entryChoices(words, state))).toBe('back-take');
+  });
+
+  test('when a finish is typed, what the action aims at should stand before the rest', () => {
+    expect(matchWords('', finishChoices(words, { position: 'mount', role: 'top' }, 'armlock'))[0]!.value).toEqual({
+      kind: 'submission',
+      submission: 'straight-armlock',
+      won: true,
+    });
+    expect(best('side', finishChoices(words, { position: 'half-guard', role: 'top' }, 'knee-through'))).toEqual({
+      kind: 'state',
+      position: 'side-control',
+      role: 'top',
+    });
+    expect(best('edge', finishChoices(words, null, null))).toEqual({ kind: 'reset', how: 'edge', restart: null });
+    expect(best('rear choke caught', finishChoices(words, null, null))).toEqual({
+      kind: 'submission',
+      submission: 'rear-choke',
+      won: false,
+    });
+  });
+
+  test.each([
+    ['ok', 'success'],
+    ['worked', 'success'],
+    ['no', 'failed'],
+    ['part', 'partial'],
+    ['drop', 'abandoned'],
+  ])('when "%s" is typed for a result, it should be %s', (typed, result) => {
+    expect(best(typed, resultChoices())).toBe(result);
+  });
+
+  test('when the name of any word is typed whole, that word should stand first', () => {
+    for (const kind of ['action', 'submission', 'reaction', 'reason', 'target'] as const) {
+      const choices = words.of(kind).map((w) => ({ value: w.key, texts: [w.name, ...w.aliases] }));
+      for (const w of words.of(kind)) expect([w.name, best(w.name, choices)]).toEqual([w.name, w.key]);
+    }
+  });
+
+  test('when nothing sounds like it, nothing should be offered', () => {
+    expect(matchWords('zzqx', entryChoices(words, null))).toEqual([]);
+    expect(tokens('  Tesoura, À la mode!  ')).toEqual(['tesoura', 'a', 'la', 'mode']);
+  });
+});

@@ -1,0 +1,165 @@
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import type { MediaFile } from '@odograph/core';
+import { v7 as newId } from 'uuid';
+import { libraryOf } from '../testing/requests.js';
+import { COACH, TestApp, demoVideo, type Client } from '../testing/testApp.js';
+
+describe('media', () => {
+  let app: TestApp, coach: Client, video: Buffer;
+  const folder = mkdtempSync(join(tmpdir(), 'odograph-odd-'));
+  beforeAll(async () => {
+    app = await TestApp.start({ demo: true });
+    coach = await app.signedIn(COACH);
+    video = await demoVideo();
+  });
+  afterAll(() => app.stop());
+  const take = (name: string, bytes: Uint8Array, id = newId()) =>
+    coach.put(`/api/files/${id}?name=${encodeURIComponent(name)}`, bytes);
+  const made = (name: string, ...args: string[]): Buffer => {
+    const path = join(folder, name);
+    execFileSync('ffmpeg', ['-nostdin', '-v', 'error', '-y', ...args, path]);
+    return readFileSync(path);
+  };
+  const deltasOf = async (id: string): Promise<number[]> =>
+    ((await coach.ask('GET', `/api/files/${id}/times`)).body as { deltas: number[] }).deltas;
+
+  test.each([['lantern-final'], ['thursday-round']] as const)(
+    'when %s is taken in, its times should be those that ffprobe counts frame by frame',
+    async (name) => {
+      const { body } = await take('x.mp4', await demoVideo(name));
+      const file = body as MediaFile;
+      const probed = execFileSync(
+        'ffprobe',
+        [
+          '-v',
+          'error',
+          '-select_streams',
+          'v:0',
+          '-show_entries',
+          'frame=pts',
+          '-of',
+          'csv=p=0',
+          join(__dirname, '../../../demo/footage', `${name}.mp4`),
+        ],
+        { encoding: 'utf8' },
+      );
+      const ticks = probed
+        .split('\n')
+        .map((line) => line.split(',')[0])
+        .filter((t) => t !== '' && t !== undefined)
+        .map(Number);
+      let at = 0;
+      expect((await deltasOf(file.id)).map((d) => (at += d))).toEqual(ticks);
+      expect(file.frames).toBe(ticks.length);
+    },
+  );
+
+  test('when a browser asks for a part, that part should come, never to be kept by others', async () => {
+    const { body } = await take('x.mp4', video);
+    const { id } = body as MediaFile;
+    const part = await coach.raw(`/api/files/${id}/media`, { range: 'bytes=100-199' });
+    expect(part.status).toBe(206);
+    expect(Buffer.from(await part.arrayBuffer())).toEqual(video.subarray(100, 200));
+    expect(part.headers.get('cache-control')).toMatch(/^private/);
+    expect(part.headers.get('content-type')).toBe('video/mp4');
+  });
+
+  test('when a WebM is taken in, it should be kept as one', async () => {
+    const webm = made('small.webm', '-f', 'lavfi', '-i', 'testsrc=s=160x90:r=10:d=1', '-c:v', 'libvpx-vp9');
+    expect(await take('small.webm', webm)).toMatchObject({
+      status: 200,
+      body: { mime: 'video/webm', frames: 10, width: 160, height: 90 },
+    });
+  });
+
+  test.each([
+    ['a text called .mp4', 'notes.mp4', () => Buffer.from('this is no video, only words'), /not an MP4 or WebM/],
+    ['an empty file', 'empty.mp4', () => Buffer.alloc(0), /not an MP4 or WebM/],
+    [
+      'a cut-off file',
+      'cut.mp4',
+      () => readFileSync(join(__dirname, '../../../demo/footage/lantern-final.mp4')).subarray(0, 5000),
+      /damaged|fewer than two/,
+    ],
+    ['sound alone', 'sound.mp4', () => made('sound.mp4', '-f', 'lavfi', '-i', 'sine=d=1', '-c:a', 'aac'), /no picture/],
+    [
+      'a coding that browsers do not play',
+      'old.mp4',
+      () => made('old.mp4', '-f', 'lavfi', '-i', 'testsrc=s=160x90:r=10:d=1', '-c:v', 'mpeg4'),
+      /mpeg4/,
+    ],
+    [
+      'a playlist that points at another file',
+      'list.mp4',
+      () => Buffer.from('#EXTM3U\n#EXTINF:1,\nfile:///etc/passwd\n'),
+      /not an MP4 or WebM/,
+    ],
+    [
+      'a list dressed as a container',
+      'concat.mp4',
+      () =>
+        Buffer.concat([
+          Buffer.from('\0\0\0\x18ftypisom', 'latin1'),
+          Buffer.from('ffconcat version 1.0\nfile /etc/passwd\n'),
+        ]),
+      /damaged|no picture/,
+    ],
+  ])('when %s is dropped, it should be refused in a sentence and leave nothing behind', async (_, name, bytes, why) => {
+    const id = newId();
+    const { status, body } = await take(name, bytes(), id);
+    expect(status).toBe(422);
+    expect((body as { message: string }).message).toMatch(why);
+    expect((await coach.ask('GET', `/api/files/${id}/media`)).status).toBe(404);
+    expect(readdirSync(join(app.config.dataDir, 'incoming'))).toEqual([]);
+    expect((await libraryOf(coach)).files.some((f) => f.id === id)).toBe(false);
+  });
+
+  test('when the same file comes twice under one id, it should be one; another file under that id is refused', async () => {
+    const id = newId();
+    const [first, second] = [await take('x.mp4', video, id), await take('x.mp4', video, id)];
+    expect(second.body).toEqual(first.body);
+    expect(await take('y.mp4', await demoVideo('thursday-round'), id)).toMatchObject({
+      status: 409,
+      body: { code: 'id-taken' },
+    });
+  });
+
+  test('when the id or the name is wrong, the field should be named', async () => {
+    expect((await take('x.mp4', video, 'not-an-id')).body).toMatchObject({
+      code: 'invalid',
+      facts: { fields: [{ field: 'id' }] },
+    });
+    expect((await take('', video)).body).toMatchObject({ code: 'invalid', facts: { fields: [{ field: 'name' }] } });
+    expect((await take('../../etc/passwd', video)).status).toBe(200);
+  });
+
+  test('when a still is asked for, it should be a picture of that very frame, made once', async () => {
+    const { body } = await take('x.mp4', video);
+    const { id } = body as MediaFile;
+    const still = await coach.raw(`/api/files/${id}/stills/200.jpg`);
+    const bytes = Buffer.from(await still.arrayBuffer());
+    const path = join(folder, 'still.jpg');
+    writeFileSync(path, bytes);
+    // the strip in the picture says which frame it is: block = width / 40, first block after one of black
+    const grey = execFileSync('ffmpeg', [
+      '-nostdin',
+      '-v',
+      'error',
+      '-i',
+      path,
+      '-f',
+      'rawvideo',
+      '-pix_fmt',
+      'gray',
+      'pipe:1',
+    ]);
+    const bits = Array.from({ length: 20 }, (_, i) => (grey[4 * 320 + (i + 1) * 8 + 4]! > 128 ? 1 : 0));
+    expect(bits.reduce<number>((n, bit) => n * 2 + bit, 0)).toBe(200);
+    expect((await coach.ask('GET', `/api/files/${id}/stills/746.jpg`)).status).toBe(404);
+    expect((await coach.ask('GET', `/api/files/${id}/stills/x.jpg`)).status).toBe(400);
+  });
+});

@@ -1,0 +1,127 @@
+import { randomBytes } from 'node:crypto';
+import { mkdtemp, readFile, rm, writeFile } from 'node:fs/promises';
+import type { AddressInfo } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { NestExpressApplication } from '@nestjs/platform-express';
+import { Sequelize } from 'sequelize';
+import { bootstrap } from '../bootstrap.js';
+import type { Config } from '../config/config.js';
+import { DemoService } from '../demo/demo.service.js';
+
+export const DEMO_FOLDER = join(__dirname, '../../../demo/footage');
+export const COACH = { email: 'coach@lanternwood.example', password: 'lanternwood-mat-7' };
+export const STUDENT = { email: 'student@lanternwood.example', password: 'lanternwood-mat-8' };
+export const OTHER_COACH = { email: 'coach@tidegate.example', password: 'tidegate-mat-3' };
+
+type Account = { readonly email: string; readonly password: string };
+type Answer = { readonly status: number; readonly body: unknown; readonly headers: Headers };
+
+/** Somebody with a session: requests carry its cookie. */
+export type Client = {
+  readonly ask: (method: string, path: string, body?: unknown) => Promise<Answer>;
+  readonly put: (path: string, bytes: Uint8Array) => Promise<Answer>;
+  readonly raw: (path: string, headers?: Record<string, string>) => Promise<Response>;
+};
+
+const database = async (): Promise<Config['database'] & { drop: () => Promise<void> }> => {
+  const given = process.env['ODOGRAPH_TEST_DATABASE'];
+  if (!given) throw new Error('no test database: run the tests through Jest with this project’s configuration');
+  const server = JSON.parse(given) as { host: string; port: number; user: string; password: string };
+  const name = `odograph_${randomBytes(6).toString('hex')}`;
+  const run = async (sql: string): Promise<void> => {
+    const admin = new Sequelize({
+      dialect: 'mariadb',
+      host: server.host,
+      port: server.port,
+      username: server.user,
+      password: server.password,
+      logging: false,
+    });
+    await admin.query(sql);
+    await admin.close();
+  };
+  await run(`CREATE DATABASE ${name} CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci`);
+  return { ...server, name, drop: () => run(`DROP DATABASE ${name}`) };
+};
+
+export class TestApp {
+  private constructor(
+    readonly app: NestExpressApplication,
+    readonly config: Config,
+    readonly url: string,
+    private readonly dispose: () => Promise<void>,
+  ) {}
+
+  /** The whole server on a database and a folder of its own, on a free port of loopback. */
+  static async start(options: { readonly demo?: boolean; readonly signInTries?: number } = {}): Promise<TestApp> {
+    const { drop, ...db } = await database();
+    const dataDir = await mkdtemp(join(tmpdir(), 'odograph-server-'));
+    const webDir = await mkdtemp(join(tmpdir(), 'odograph-web-'));
+    await writeFile(join(webDir, 'index.html'), '<!doctype html><title>Odograph</title>');
+    const config: Config = {
+      port: 0,
+      dataDir,
+      webDir,
+      version: 'test',
+      logLevel: 'silent',
+      database: db,
+      signInTries: options.signInTries ?? 100,
+    };
+    const app = await bootstrap(config);
+    if (options.demo) await app.get(DemoService).load(DEMO_FOLDER);
+    await app.listen(0, '127.0.0.1');
+    const { port } = (app.getHttpServer() as { address: () => AddressInfo }).address();
+    return new TestApp(app, config, `http://127.0.0.1:${port}`, async () => {
+      await app.close();
+      await drop();
+      await Promise.all([dataDir, webDir].map((folder) => rm(folder, { recursive: true, force: true })));
+    });
+  }
+
+  stop(): Promise<void> {
+    return this.dispose();
+  }
+
+  client(cookie = ''): Client {
+    const raw = (path: string, headers: Record<string, string> = {}): Promise<Response> =>
+      fetch(this.url + path, { headers: { cookie, ...headers } });
+    const answer = async (response: Response): Promise<Answer> => {
+      const text = await response.text();
+      const isJson = response.headers.get('content-type')?.includes('json');
+      return {
+        status: response.status,
+        headers: response.headers,
+        body: isJson ? (JSON.parse(text) as unknown) : text,
+      };
+    };
+    return {
+      raw,
+      put: async (path, bytes) =>
+        answer(
+          await fetch(this.url + path, {
+            method: 'PUT',
+            headers: { cookie, 'content-type': 'application/octet-stream' },
+            body: bytes,
+          }),
+        ),
+      ask: async (method, path, body) =>
+        answer(
+          await fetch(this.url + path, {
+            method,
+            headers: { cookie, ...(body === undefined ? {} : { 'content-type': 'application/json' }) },
+            ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
+          }),
+        ),
+    };
+  }
+
+  async signedIn(account: Account): Promise<Client> {
+    const { status, headers } = await this.client().ask('POST', '/api/sign-in', account);
+    if (status !== 200) throw new Error(`signing in as ${account.email} gave ${status}`);
+    return this.client(headers.get('set-cookie')!.split(';')[0]);
+  }
+}
+
+export const demoVideo = (name: 'lantern-final' | 'thursday-round' = 'lantern-final'): Promise<Buffer> =>
+  readFile(join(DEMO_FOLDER, `${name}.mp4`));
