@@ -56,7 +56,6 @@ export default {
     },
     {
       ...web,
-      testEnvironment: 'jsdom',
       setupFiles: ['<rootDir>/test/setup.ts'],
       transform: { ...web.transform, '\\.tsx?$': typescript({ react: { runtime: 'automatic' } }) },
       moduleNameMapper: { ...web.moduleNameMapper, '\\.css$': '<rootDir>/test/empty.ts' },

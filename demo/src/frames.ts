@@ -1,4 +1,4 @@
-import { stage, type Bout } from './bouts/index.js';
+import { stage, type Bout, type Staged } from './bouts/index.js';
 
 /** Ticks of the time base in which a piece's presentation times are laid out. */
 export const TICKS_PER_S = 90_000;
@@ -23,7 +23,16 @@ export const frameTimes = (bout: Bout, durationS: number): FrameTimes => {
 };
 
 /** A piece with its frames laid out. */
-export const laidOut = (bout: Bout): { readonly staged: ReturnType<typeof stage>; readonly times: FrameTimes } => {
+export type LaidOut = { readonly staged: Staged; readonly times: FrameTimes };
+
+const known = new WeakMap<Bout, LaidOut>();
+
+/** Lays a piece out; solving its movements takes seconds, so each is done once. */
+export const laidOut = (bout: Bout): LaidOut => {
+  const before = known.get(bout);
+  if (before) return before;
   const staged = stage(bout);
-  return { staged, times: frameTimes(bout, staged.durationS) };
+  const made = { staged, times: frameTimes(bout, staged.durationS) };
+  known.set(bout, made);
+  return made;
 };

@@ -1,5 +1,6 @@
-// What jsdom leaves out and the interface's libraries ask for.
+// What Node and jsdom leave out and the interface's libraries ask for.
 import { TextDecoder, TextEncoder } from 'node:util';
+import { deserialize, serialize } from 'node:v8';
 
 class NoResizeObserver {
   observe(): void {}
@@ -7,5 +8,22 @@ class NoResizeObserver {
   disconnect(): void {}
 }
 
-Object.assign(globalThis, { ResizeObserver: NoResizeObserver, TextDecoder, TextEncoder, structuredClone });
-Element.prototype.scrollIntoView = () => undefined;
+const clone = <T>(value: T): T => deserialize(serialize(value)) as T;
+Object.assign(globalThis, {
+  ResizeObserver: NoResizeObserver,
+  TextDecoder,
+  TextEncoder,
+  structuredClone: globalThis.structuredClone ?? clone,
+});
+
+if (typeof Element !== 'undefined') Element.prototype.scrollIntoView = () => undefined;
+
+// requests of the interface are relative to its page; here there is no page
+if (typeof Request !== 'undefined') {
+  const Plain = Request;
+  globalThis.Request = class extends Plain {
+    constructor(input: RequestInfo | URL, init?: RequestInit) {
+      super(typeof input === 'string' ? new URL(input, 'http://page.test') : input, init);
+    }
+  };
+}

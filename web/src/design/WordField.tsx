@@ -141,6 +141,27 @@ export const WordField = <T,>(props: WordFieldProps<T>): React.JSX.Element => {
           spellCheck: false,
         })}
       />
+      {isUnknown && (
+        <Box
+          role="alert"
+          position="absolute"
+          left="-6px"
+          zIndex="dropdown"
+          {...(opens === 'up' ? { bottom: 'calc(100% + 6px)' } : { top: 'calc(100% + 6px)' })}
+          paddingInline="3"
+          paddingBlock="1.5"
+          background="raised"
+          borderWidth="1px"
+          borderColor="caution"
+          color="caution"
+          fontSize="15px"
+          fontWeight="400"
+          lineHeight="1.3"
+          whiteSpace="nowrap"
+        >
+          No word here sounds like “{typed}”.
+        </Box>
+      )}
       <Box
         as="ul"
         {...box.getMenuProps({ 'aria-label': label })}
@@ -151,17 +172,12 @@ export const WordField = <T,>(props: WordFieldProps<T>): React.JSX.Element => {
         minWidth="250px"
         background="raised"
         color="ink"
-        border={box.isOpen && (items.length > 0 || isUnknown) ? '1px solid' : 'none'}
+        borderWidth={box.isOpen && items.length > 0 ? '1px' : '0'}
         borderColor="field"
         listStyleType="none"
         fontSize="16px"
         fontFamily="body"
       >
-        {box.isOpen && isUnknown && (
-          <Box as="li" paddingInline="3" paddingBlock="1.5" color="caution">
-            No word here sounds like “{typed}”.
-          </Box>
-        )}
         {box.isOpen &&
           items.map((item, index) => (
             <Box

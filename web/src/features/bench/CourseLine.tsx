@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import { courseOf, footageSeconds, frameAtS, frameCount, frameStartS, timecode, type TimeTable } from '@odograph/core';
-import { useMemo, useRef, type KeyboardEvent, type PointerEvent } from 'react';
+import { useMemo, useRef, type PointerEvent } from 'react';
 import { useSize } from '../../design/index.js';
 import { useWords, type ClipView } from '../library/index.js';
 import { EdgeHandle, type Edge } from './EdgeHandle.js';
@@ -28,7 +28,7 @@ type Props = {
   readonly onEdgeMoved: (edge: Edge, frame: number) => void;
 };
 
-/** The odograph line of a footage: the course it took for the first athlete, the clips as brackets under it, the frame in hand across it. */
+/** The odograph line of a footage (its keys are those of the picture): the course it took for the first athlete, the clips as brackets under it, the frame in hand across it. */
 export const CourseLine = ({
   bench,
   table,
@@ -65,13 +65,6 @@ export const CourseLine = ({
   const onPointer = (event: PointerEvent<SVGRectElement>): void => {
     if (event.type === 'pointerdown') event.currentTarget.setPointerCapture(event.pointerId);
     if (event.buttons === 1) onSeek(frameAtX(event.clientX));
-  };
-  const onKey = (event: KeyboardEvent): void => {
-    const by = { ArrowLeft: -1, ArrowRight: 1, PageDown: -25, PageUp: 25 }[event.key];
-    if (by === undefined) return;
-    event.preventDefault();
-    event.stopPropagation();
-    onSeek(frame + by);
   };
   return (
     <Box ref={ref} position="relative" height={`${HEIGHT}px`} borderTopWidth="1px" data-testid="line">
@@ -127,7 +120,6 @@ export const CourseLine = ({
           style={{ cursor: 'col-resize', touchAction: 'none' }}
           onPointerDown={onPointer}
           onPointerMove={onPointer}
-          onKeyDown={onKey}
         />
         {bench.clips.map((view) => {
           const isSelected = view.clip.id === selected?.clip.id;

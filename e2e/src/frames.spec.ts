@@ -1,0 +1,92 @@
+import { expect, frameSaid, openBench, settled, signIn, test } from './support/test.js';
+import { frameShown } from './support/strip.js';
+
+const PIECES = ['Lantern Cup, final round', 'Thursday sparring, third round'] as const;
+const MOVES = 200;
+
+/** A repeatable stream of numbers from 0 to 1 (mulberry32). */
+const random = (seed: number) => () => {
+  seed = (seed + 0x6d2b79f5) | 0;
+  let t = Math.imul(seed ^ (seed >>> 15), 1 | seed);
+  t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
+  return ((t ^ (t >>> 14)) >>> 0) / 2 ** 32;
+};
+
+for (const [n, title] of PIECES.entries())
+  test(`when ${title} is stepped and jumped through, every picture should be exactly the frame that is named`, async ({
+    page,
+    running,
+  }) => {
+    test.setTimeout(240_000);
+    await signIn(page, running.url);
+    await openBench(page, title);
+    const next = random(n + 7);
+    const line = (await page.getByRole('slider', { name: 'Frame' }).boundingBox())!;
+    const wrong: unknown[] = [];
+    const steps = { ArrowRight: 1, ArrowLeft: -1, 'Shift+ArrowRight': 10, 'Shift+ArrowLeft': -10 } as const;
+    for (let move = 0; move < MOVES; move++) {
+      const before = await frameSaid(page);
+      let expected: number | undefined;
+      if (next() < 0.5) {
+        const key = (Object.keys(steps) as (keyof typeof steps)[])[Math.floor(next() * 4)]!;
+        await page.keyboard.press(key);
+        const last = Number(await page.getByRole('slider', { name: 'Frame' }).getAttribute('aria-valuemax'));
+        expected = Math.min(last, Math.max(0, before + steps[key]));
+        await page.locator(`[data-testid=picture][data-frame="${expected}"]`).waitFor();
+      } else await page.mouse.click(line.x + next() * line.width, line.y + line.height / 2);
+      await settled(page);
+      const said = await frameSaid(page);
+      const shown = await frameShown(page, move % 8 === 0 ? 'screen' : 'video');
+      if (shown !== said || (expected !== undefined && said !== expected))
+        wrong.push({ move, before, expected, said, shown });
+    }
+    expect(wrong).toEqual([]);
+  });
+
+test('when any clip is opened, its first and its last frame should be exactly those that are kept', async ({
+  page,
+  running,
+}) => {
+  await signIn(page, running.url);
+  const library = (await (await page.request.get(`${running.url}/api/library`)).json()) as {
+    clips: { id: string; angleId: string; in: { frame: number }; out: { frame: number } }[];
+    angles: { id: string; footageId: string }[];
+  };
+  expect(library.clips).toHaveLength(16);
+  for (const clip of library.clips) {
+    const { footageId } = library.angles.find((a) => a.id === clip.angleId)!;
+    await page.goto(`${running.url}/break-down/${footageId}?clip=${clip.id}`);
+    await page.locator(`[data-testid=picture][data-settled=true][data-frame="${clip.in.frame}"]`).waitFor();
+    expect([clip.id, await frameShown(page)]).toEqual([clip.id, clip.in.frame]);
+    await page.keyboard.press('End');
+    await page.locator(`[data-testid=picture][data-settled=true][data-frame="${clip.out.frame - 1}"]`).waitFor();
+    expect([clip.id, await frameShown(page, 'screen')]).toEqual([clip.id, clip.out.frame - 1]);
+  }
+});
+
+test('when a clip is looped at a quarter of the speed, no frame should be left out, and none outside it be shown', async ({
+  page,
+  running,
+}) => {
+  await signIn(page, running.url);
+  await openBench(page, 'Thursday sparring, third round');
+  await page.keyboard.press('ArrowDown');
+  await settled(page);
+  await page.keyboard.press('s');
+  await page.keyboard.press('s');
+  await expect(page.getByTestId('speed')).toHaveText('quarter speed');
+  const from = await frameSaid(page);
+  await page.evaluate(() => {
+    const frames: number[] = [];
+    Object.assign(window, { frames });
+    const picture = document.querySelector('[data-testid=picture]')!;
+    new MutationObserver(() => frames.push(Number(picture.getAttribute('data-frame')))).observe(picture, {
+      attributeFilter: ['data-frame'],
+    });
+  });
+  await page.keyboard.press(' ');
+  await page.waitForFunction(() => (window as unknown as { frames: number[] }).frames.length >= 20);
+  await page.keyboard.press(' ');
+  const frames = await page.evaluate(() => (window as unknown as { frames: number[] }).frames);
+  expect(frames.slice(0, 20)).toEqual(Array.from({ length: 20 }, (_, i) => from + 1 + i));
+});

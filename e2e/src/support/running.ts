@@ -1,0 +1,103 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { once } from 'node:events';
+import { mkdtempSync, readFileSync, readdirSync, rmSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+
+const ROOT = join(import.meta.dirname, '../../..');
+
+const freePort = (): Promise<number> =>
+  new Promise((resolve) => {
+    const probe = createServer().listen(0, '127.0.0.1', () => {
+      const { port } = probe.address() as { port: number };
+      probe.close(() => resolve(port));
+    });
+  });
+
+const childrenOf = (pid: number): number[] =>
+  readdirSync('/proc')
+    .filter((name) => /^\d+$/.test(name))
+    .filter((name) => {
+      try {
+        return readFileSync(`/proc/${name}/stat`, 'utf8').split(') ')[1]?.split(' ')[1] === String(pid);
+      } catch {
+        return false;
+      }
+    })
+    .map(Number);
+
+const isServer = (pid: number): boolean =>
+  readFileSync(`/proc/${pid}/cmdline`, 'latin1').includes('server/dist/main.js');
+
+/** The product as `npm start` runs it: its own folder, database and port. */
+export class Running {
+  private process: ChildProcess | undefined;
+  log = '';
+
+  private constructor(
+    readonly port: number,
+    private readonly folder: string,
+  ) {}
+
+  static async start(): Promise<Running> {
+    const running = new Running(await freePort(), mkdtempSync(join(tmpdir(), 'odograph-journey-')));
+    await running.up();
+    return running;
+  }
+
+  get url(): string {
+    return `http://127.0.0.1:${this.port}`;
+  }
+
+  /** Starts it (again) on the same folder and port, and waits for the line that says it is there. */
+  async up(): Promise<void> {
+    const child = spawn(process.execPath, [join(ROOT, 'scripts/start.mjs')], {
+      cwd: ROOT,
+      env: { ...process.env, PORT: String(this.port), ODOGRAPH_FOLDER: this.folder },
+      stdio: ['ignore', 'pipe', 'pipe'],
+    });
+    this.process = child;
+    await new Promise<void>((resolve, reject) => {
+      const hear = (chunk: Buffer): void => {
+        this.log += chunk.toString();
+        if (this.log.includes('Odograph is at')) resolve();
+      };
+      child.stdout.on('data', hear);
+      child.stderr.on('data', hear);
+      child.once('exit', (code) => reject(new Error(`npm start ended with ${code}: ${this.log}`)));
+    });
+    this.log = this.log.replaceAll('Odograph is at', 'Odograph was at');
+  }
+
+  /** Ends it as Ctrl-C does; gives the exit code. */
+  async down(): Promise<number | null> {
+    const child = this.process;
+    if (!child || child.exitCode !== null) return child?.exitCode ?? null;
+    const gone = once(child, 'exit');
+    child.kill('SIGTERM');
+    const [code] = (await gone) as [number | null];
+    return code;
+  }
+
+  /** `kill -9` of server and database, at once. */
+  async killHard(): Promise<void> {
+    const child = this.process!;
+    const gone = once(child, 'exit');
+    const server = childrenOf(child.pid!).find(isServer)!;
+    const database = Number(readFileSync(join(this.folder, 'db/mariadb.pid'), 'utf8'));
+    process.kill(server, 'SIGKILL');
+    process.kill(database, 'SIGKILL');
+    await gone;
+  }
+
+  /** Process ids of server and database. */
+  pids(): number[] {
+    return childrenOf(this.process!.pid!);
+  }
+
+  async dispose(): Promise<void> {
+    await this.down();
+    rmSync(this.folder, { recursive: true, force: true });
+  }
+}

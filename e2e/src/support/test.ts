@@ -1,0 +1,66 @@
+import { test as base, type Page } from '@playwright/test';
+import { Running } from './running.js';
+
+export { expect, type Page } from '@playwright/test';
+
+export const COACH = { email: 'coach@lanternwood.example', password: 'lanternwood-mat-7' };
+export const OTHER_COACH = { email: 'coach@tidegate.example', password: 'tidegate-mat-3' };
+
+/** Noise that is no fault: the question who is signed in, asked by somebody who is not; requests while the server is being ended. */
+const isExpected = (text: string): boolean =>
+  /status of (401|409|422|400|429)|ERR_CONNECTION_REFUSED|ERR_EMPTY_RESPONSE|ERR_CONNECTION_RESET|ERR_INCOMPLETE_CHUNKED/.test(
+    text,
+  );
+
+const watch = (page: Page): { readonly outside: string[]; readonly faults: string[] } => {
+  const outside: string[] = [],
+    faults: string[] = [];
+  page.on('request', (request) => {
+    const { protocol, hostname } = new URL(request.url());
+    if (/^(http|ws)s?:$/.test(protocol) && hostname !== '127.0.0.1') outside.push(request.url());
+  });
+  page.on('pageerror', (error) => faults.push(error.message));
+  page.on('console', (message) => {
+    if (message.type() === 'error' && !isExpected(message.text())) faults.push(message.text());
+  });
+  return { outside, faults };
+};
+
+/** A running product for all tests of a file, and a page that fails on any request that leaves loopback and on any error in the console. */
+export const test = base.extend<{ page: Page }, { running: Running }>({
+  running: [
+    async ({}, use) => {
+      const running = await Running.start();
+      await use(running);
+      await running.dispose();
+    },
+    { scope: 'worker', timeout: 180_000 },
+  ],
+  page: async ({ page }, use) => {
+    const { outside, faults } = watch(page);
+    await use(page);
+    base.expect(outside, 'requests that left loopback').toEqual([]);
+    base.expect(faults, 'errors in the page').toEqual([]);
+  },
+});
+
+export const signIn = async (page: Page, url: string, account = COACH): Promise<void> => {
+  await page.goto(`${url}/sign-in`);
+  await page.getByLabel('E-mail').fill(account.email);
+  await page.getByLabel('Password').fill(account.password);
+  await page.keyboard.press('Enter');
+  await page.waitForURL('**/footage');
+};
+
+export const saved = (page: Page) => page.locator('[data-testid=save-state][data-saved=true]');
+
+export const openBench = async (page: Page, title: string): Promise<void> => {
+  await page.getByRole('link', { name: `Break down ${title}`, exact: true }).click();
+  await settled(page);
+};
+
+/** Waits until the picture that was asked for is the one that is shown. */
+export const settled = (page: Page) => page.locator('[data-testid=picture][data-settled=true]').waitFor();
+
+export const frameSaid = async (page: Page): Promise<number> =>
+  Number(await page.getByTestId('picture').getAttribute('data-frame'));

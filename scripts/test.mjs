@@ -1,0 +1,99 @@
+// npm test: everything that has to hold, and one plain line at the end that counts all of it.
+import { spawnSync } from 'node:child_process';
+import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { build } from './build.mjs';
+import { needPrograms } from './machine.mjs';
+import { needPackages } from './packages.mjs';
+import { root } from './paths.mjs';
+import { main, note } from './say.mjs';
+
+const bin = (name) => join(root, 'node_modules', name);
+const names = join(root, '../shared/check/names.mjs');
+const folder = mkdtempSync(join(tmpdir(), 'odograph-results-'));
+
+/** Runs one check; its output is shown as it comes. */
+const run = (args, env = {}) =>
+  spawnSync(process.execPath, args, {
+    cwd: root,
+    stdio: ['ignore', 'inherit', 'inherit'],
+    env: { ...process.env, ...env },
+  }).status === 0;
+
+const typecheck = (part) => ({
+  name: `types of ${part}`,
+  run: () => run([bin('typescript7/bin/tsc'), '-p', part, '--noEmit']),
+});
+const CHECKS = [
+  ...['core', 'server', 'demo', 'web', 'e2e'].map(typecheck),
+  { name: 'lint', run: () => run([bin('eslint/bin/eslint.js'), '.', '--max-warnings', '0']) },
+  { name: 'form', run: () => run([bin('prettier/bin/prettier.cjs'), '--check', '--log-level', 'warn', '.']) },
+  {
+    name: 'layers',
+    run: () =>
+      run([
+        bin('dependency-cruiser/bin/dependency-cruise.mjs'),
+        'core',
+        'server',
+        'web',
+        'demo',
+        'e2e',
+        '--config',
+        '.dependency-cruiser.cjs',
+      ]),
+  },
+  ...(existsSync(names) && existsSync(join(root, '.git')) ? [{ name: 'names', run: () => run([names]) }] : []),
+];
+
+/** Counts of a report in the shape that Jest and Playwright write; a suite that wrote none counts as one failure. */
+const counts = (file, of) => {
+  try {
+    return of(JSON.parse(readFileSync(file, 'utf8')));
+  } catch {
+    return { passed: 0, failed: 1 };
+  }
+};
+
+const unitTests = () => {
+  const file = join(folder, 'jest.json');
+  const ok = run([bin('jest/bin/jest.js'), '--json', '--outputFile', file, '--silent']);
+  const found = counts(file, (r) => ({
+    passed: r.numPassedTests,
+    failed: r.numFailedTests + r.numRuntimeErrorTestSuites,
+  }));
+  return ok ? found : { ...found, failed: Math.max(1, found.failed) };
+};
+
+const journeys = () => {
+  const file = join(folder, 'playwright.json');
+  const ok = run(
+    [bin('@playwright/test/cli.js'), 'test', '--config', 'e2e/playwright.config.ts', '--reporter', 'list,json'],
+    { PLAYWRIGHT_JSON_OUTPUT_FILE: file },
+  );
+  const found = counts(file, ({ stats }) => ({ passed: stats.expected, failed: stats.unexpected + stats.flaky }));
+  return ok ? found : { ...found, failed: Math.max(1, found.failed) };
+};
+
+main(async () => {
+  const began = Date.now();
+  needPrograms(['mariadbd', 'mariadb-install-db', 'mariadb', 'ffmpeg', 'ffprobe', 'chromium']);
+  needPackages();
+  build();
+  const total = { passed: 0, failed: 0 };
+  const add = ({ passed, failed }) => {
+    total.passed += passed;
+    total.failed += failed;
+  };
+  for (const check of CHECKS) {
+    const ok = check.run();
+    note(`${ok ? 'ok    ' : 'FAILED'} ${check.name}`);
+    add({ passed: ok ? 1 : 0, failed: ok ? 0 : 1 });
+  }
+  add(unitTests());
+  add(journeys());
+  rmSync(folder, { recursive: true, force: true });
+  note(`${Math.round((Date.now() - began) / 1000)} s`);
+  note(`${total.passed} passed, ${total.failed} failed`);
+  process.exitCode = total.failed === 0 && total.passed > 0 ? 0 : 1;
+});

@@ -1,0 +1,214 @@
+import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals';
+import { configureStore } from '@reduxjs/toolkit';
+import type { Attempt, Clip, Library } from '@odograph/core';
+import { editsListener } from './edits.listener.js';
+import { requestOf, withPending, type PendingEdit } from './edits.js';
+import { editQueued, editsSlice } from './edits.slice.js';
+import { libraryApi } from './library.api.js';
+import { selectLibrary, selectRefused, selectStatus } from './library.selectors.js';
+import { mergeChanged } from './merge.js';
+import { serverApi } from './server.api.js';
+
+const attempt = (id: string, more: Partial<Attempt> = {}): Attempt => ({
+  id,
+  version: 1,
+  footageId: 'f',
+  angleId: 'g',
+  subject: 'a',
+  state: null,
+  lead: null,
+  action: null,
+  intent: 'own',
+  result: null,
+  depth: null,
+  finish: null,
+  resisted: null,
+  shownAs: 'right',
+  parentId: null,
+  series: 1,
+  counterOfId: null,
+  start: { frame: 0, pts: 0 },
+  commit: null,
+  end: { frame: 9, pts: 9 },
+  controls: [],
+  reactions: [],
+  reasons: [],
+  ...more,
+});
+const clip = (id: string, attemptId: string): Clip => ({
+  id,
+  version: 1,
+  attemptId,
+  angleId: 'g',
+  in: { frame: 0, pts: 0 },
+  out: { frame: 9, pts: 9 },
+  note: '',
+});
+const library: Library = {
+  format: 'odograph-library',
+  formatVersion: 1,
+  academy: { id: 'x', name: 'x', timeZone: 'UTC' },
+  wordChanges: [],
+  persons: [],
+  files: [],
+  footage: [],
+  angles: [],
+  attempts: [attempt('1'), attempt('2')],
+  clips: [clip('c1', '1'), clip('c2', '1'), clip('c3', '2')],
+};
+const say = (editId: string, changes: { action?: string; depth?: number }, id = '1'): PendingEdit => ({
+  kind: 'attempt',
+  editId,
+  id,
+  changes,
+  patch: changes,
+});
+
+describe('edits that are not saved yet', () => {
+  test('when they are laid over the library, the person should see them in their order', () => {
+    const seen = withPending(library, [
+      say('e1', { action: 'armlock' }),
+      say('e2', { action: 'triangle' }),
+      { kind: 'remove clip', editId: 'e3', id: 'c3' },
+    ]);
+    expect(seen.attempts).toEqual([expect.objectContaining({ id: '1', action: 'triangle' })]);
+    expect(seen.clips.map((c) => c.id)).toEqual(['c1', 'c2']);
+    expect(library.attempts[0]!.action).toBeNull();
+  });
+
+  test('when one clip of two over an attempt goes, the attempt should stay', () => {
+    expect(withPending(library, [{ kind: 'remove clip', editId: 'e', id: 'c1' }]).attempts).toHaveLength(2);
+  });
+
+  test('when an edit becomes a request, it should carry the version that the server gave last; none when the record is gone', () => {
+    expect(
+      requestOf(say('e', { action: 'armlock' }), { ...library, attempts: [attempt('1', { version: 7 })] }),
+    ).toEqual({
+      url: 'attempts/1',
+      method: 'PATCH',
+      body: { editId: 'e', baseVersion: 7, changes: { action: 'armlock' } },
+    });
+    expect(requestOf(say('e', { action: 'armlock' }, 'gone'), library)).toBeUndefined();
+  });
+
+  test('when the answer of the server is merged, rows should be replaced, added and removed by id', () => {
+    const merged = mergeChanged(library, { attempts: [attempt('2', { version: 2 }), attempt('0')], removed: ['c2'] });
+    expect(merged.attempts.map((a) => [a.id, a.version])).toEqual([
+      ['0', 1],
+      ['1', 1],
+      ['2', 2],
+    ]);
+    expect(merged.clips.map((c) => c.id)).toEqual(['c1', 'c3']);
+    expect(merged.persons).toBe(library.persons);
+  });
+});
+
+describe('sending edits', () => {
+  type Call = {
+    method: string;
+    path: string;
+    body: { editId: string; baseVersion: number; changes: Partial<Attempt> };
+  };
+  let calls: Call[];
+  let answers: ((call: Call) => Response | Promise<Response>)[];
+  let now: Library;
+  const json = (body: unknown, status = 200): Response =>
+    new Response(JSON.stringify(body), { status, headers: { 'content-type': 'application/json' } });
+  const kept = ({ body, path }: Call): Response => {
+    const id = path.split('/').at(-1)!;
+    const before = now.attempts.find((a) => a.id === id)!;
+    now = mergeChanged(now, { attempts: [{ ...before, ...body.changes, version: before.version + 1 }] });
+    return json({ attempts: [now.attempts.find((a) => a.id === id)], removed: [] });
+  };
+  const makeStore = () =>
+    configureStore({
+      reducer: { server: serverApi.reducer, edits: editsSlice.reducer },
+      middleware: (all) => all().prepend(editsListener.middleware).concat(serverApi.middleware),
+    });
+  let store: ReturnType<typeof makeStore>;
+  const realFetch = globalThis.fetch;
+  beforeEach(async () => {
+    calls = [];
+    answers = [];
+    now = library;
+    globalThis.fetch = async (input) => {
+      const request = input as Request;
+      const path = new URL(request.url).pathname;
+      if (path === '/api/library') return json(now);
+      const call: Call = { method: request.method, path, body: JSON.parse(await request.text()) as Call['body'] };
+      calls.push(call);
+      return (answers.shift() ?? kept)(call);
+    };
+    store = makeStore();
+    await store.dispatch(libraryApi.endpoints.library.initiate());
+  });
+  afterEach(() => {
+    jest.useRealTimers();
+    globalThis.fetch = realFetch;
+  });
+  const until = async (holds: () => boolean): Promise<void> => {
+    for (let i = 0; i < 400 && !holds(); i++) await new Promise((resolve) => setTimeout(resolve, 10));
+    expect(holds()).toBe(true);
+  };
+  const isIdle = (): boolean =>
+    selectStatus(store.getState()) === 'idle' && store.getState().edits.pending.length === 0;
+  const actionOf = (id = '1'): string | null =>
+    selectLibrary(store.getState()).attempts.find((a) => a.id === id)!.action;
+
+  test('when two edits of one attempt are made quickly, the second should go out on the version that the first one made', async () => {
+    store.dispatch(editQueued(say('e1', { action: 'armlock' })));
+    store.dispatch(editQueued(say('e2', { depth: 3 })));
+    expect(selectLibrary(store.getState()).attempts[0]).toMatchObject({ action: 'armlock', depth: 3 });
+    await until(isIdle);
+    expect(calls.map((c) => [c.body.editId, c.body.baseVersion])).toEqual([
+      ['e1', 1],
+      ['e2', 2],
+    ]);
+    expect(selectLibrary(store.getState()).attempts[0]).toMatchObject({ action: 'armlock', depth: 3, version: 3 });
+  });
+
+  test('when the server cannot be reached, the edit should stay in view, be called unsaved, and go out later under the same id', async () => {
+    answers = [() => Promise.reject(new TypeError('network')), () => json({}, 503)];
+    store.dispatch(editQueued(say('e1', { action: 'armlock' })));
+    await until(() => selectStatus(store.getState()) === 'unreachable');
+    expect(actionOf()).toBe('armlock');
+    expect(store.getState().edits.pending).toHaveLength(1);
+    await until(isIdle);
+    expect(calls.map((c) => c.body.editId)).toEqual(['e1', 'e1', 'e1']);
+    expect(actionOf()).toBe('armlock');
+  }, 15_000);
+
+  test('when somebody else was faster, theirs should be shown and the reason kept until it is decided', async () => {
+    answers = [
+      () => {
+        now = mergeChanged(now, { attempts: [attempt('1', { action: 'rear-choke', version: 5 })] });
+        return json(
+          {
+            code: 'stale',
+            facts: { version: 5, fields: [{ field: 'action', yours: 'armlock', theirs: 'rear-choke' }] },
+            message: 'x',
+          },
+          409,
+        );
+      },
+    ];
+    store.dispatch(editQueued(say('e1', { action: 'armlock' })));
+    await until(isIdle);
+    expect(actionOf()).toBe('rear-choke');
+    expect(selectRefused(store.getState())).toMatchObject({ edit: { editId: 'e1' }, why: { code: 'stale' } });
+    store.dispatch(editQueued(say('e2', { action: 'armlock' })));
+    await until(isIdle);
+    expect(calls.at(-1)!.body.baseVersion).toBe(5);
+    expect(actionOf()).toBe('armlock');
+  });
+
+  test('when the session is over, nothing should be dropped and nothing sent until somebody signs in again', async () => {
+    answers = [() => json({ code: 'signed-out', facts: {}, message: 'x' }, 401)];
+    store.dispatch(editQueued(say('e1', { action: 'armlock' })));
+    await until(() => selectStatus(store.getState()) === 'signed-out');
+    expect(store.getState().edits.pending).toHaveLength(1);
+    await store.dispatch(libraryApi.endpoints.library.initiate(undefined, { forceRefetch: true }));
+    await until(isIdle);
+    expect(actionOf()).toBe('armlock');
+  });
+});

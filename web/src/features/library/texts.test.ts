@@ -1,0 +1,49 @@
+import { describe, expect, test } from '@jest/globals';
+import { evidenceText } from '../../design/index.js';
+import { failureText, fieldName, refusalText } from './refusal.text.js';
+
+describe('what went wrong, in words', () => {
+  test('when fields are wrong, each should be named in the words of the interface', () => {
+    expect(
+      refusalText({
+        code: 'invalid',
+        facts: { fields: [{ field: 'clip.outFrame', reason: 'must come after inFrame' }] },
+        message: '',
+      }),
+    ).toBe('out: must come after inFrame');
+    expect(fieldName('attempt.state.position')).toBe('position');
+    expect(fieldName('something.else')).toBe('something.else');
+  });
+
+  test('when somebody else was faster, it should say what they changed', () => {
+    expect(
+      refusalText({
+        code: 'stale',
+        facts: { version: 2, fields: [{ field: 'action', yours: 1, theirs: 2 }] },
+        message: '',
+      }),
+    ).toContain('entry');
+  });
+
+  test('when the server is not there, it should say that nothing was sent', () => {
+    expect(failureText({ status: 'FETCH_ERROR' })).toContain('cannot be reached');
+    expect(failureText({ status: 401, data: { code: 'wrong-sign-in', facts: {}, message: '' } })).toContain(
+      'do not belong together',
+    );
+    expect(failureText(undefined)).toContain('went wrong');
+  });
+});
+
+describe('evidence in words', () => {
+  const line = { attempts: 12, count: 7, successes: 5, picked: 0, shown: 0, interval: undefined };
+
+  test('when attempts ended in several places, it should say how many ended here', () => {
+    expect(evidenceText(line)).toBe('seen 12, ended here 7, worked 5');
+    expect(evidenceText({ ...line, count: 12 })).toBe('seen 12, worked 5');
+  });
+
+  test('when clips were picked or only shown, no rate should be claimed', () => {
+    expect(evidenceText({ ...line, attempts: 0, picked: 3 })).toBe('seen 3, picked, no rate');
+    expect(evidenceText({ ...line, attempts: 0, shown: 2 })).toBe('shown 2; nothing known of how well it works');
+  });
+});
