@@ -72,6 +72,11 @@ describe('what a typed text means', () => {
       position: 'side-control',
       role: 'top',
     });
+    expect(best('mount top', finishChoices(words, { position: 'half-guard', role: 'top' }, 'knee-through'))).toEqual({
+      kind: 'state',
+      position: 'mount',
+      role: 'top',
+    });
     expect(best('edge', finishChoices(words, null, null))).toEqual({ kind: 'reset', how: 'edge', restart: null });
     expect(best('rear choke caught', finishChoices(words, null, null))).toEqual({
       kind: 'submission',

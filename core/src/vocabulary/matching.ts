@@ -7,7 +7,7 @@ export type Sayable<T> = {
 export type Match<T> = {
   readonly value: T;
   /** The way of saying it that fitted best. */ readonly text: string;
-  /** 0 … about 1.5; higher fits better. */ readonly score: number;
+  /** 0 … about 2; higher fits better. */ readonly score: number;
 };
 
 /** Lower case, without accents, split at everything that is neither letter nor digit. */
@@ -53,10 +53,14 @@ const fit = (typed: string, word: string): number => {
   return 0.6 - 0.15 * slips + 0.05 * Math.min(1, typed.length / word.length);
 };
 
+/** A text that is typed whole stands before anything that only the context favours. */
+const WHOLE = 0.5;
+
 const scoreText = (typed: readonly string[], text: string): number => {
   const words = tokens(text);
   const free = new Set(words.keys());
-  let sum = 0;
+  let sum = 0,
+    whole = 0;
   for (const t of typed) {
     let best = 0,
       at = -1;
@@ -69,9 +73,11 @@ const scoreText = (typed: readonly string[], text: string): number => {
     }
     if (at < 0) return 0;
     free.delete(at);
+    if (best === 1) whole++;
     sum += best - (at === 0 ? 0 : 0.01);
   }
-  return sum / typed.length + 0.2 * (typed.length / words.length);
+  const isWhole = whole === words.length && typed.length === words.length;
+  return sum / typed.length + 0.2 * (typed.length / words.length) + (isWhole ? WHOLE : 0);
 };
 
 const initials = (text: string): string =>

@@ -89,5 +89,7 @@ describe('a part of the phrase', () => {
     expect(pick.mock.calls.map(([v]) => v)).toEqual(['triangle', 'bridge-and-roll']);
     expect(next).not.toHaveBeenCalled();
     expect(field.value).toBe('');
+    await user.keyboard('{Enter}');
+    expect(next).toHaveBeenCalledTimes(1);
   });
 });

@@ -91,9 +91,6 @@ export const WordField = <T,>(props: WordFieldProps<T>): React.JSX.Element => {
     inputValue: text,
     selectedItem: null,
     defaultHighlightedIndex: typed ? 0 : -1,
-    onInputValueChange: ({ inputValue, type }) => {
-      if (type === useCombobox.stateChangeTypes.InputChange) setTyped(inputValue);
-    },
     onStateChange: ({ type, selectedItem }) => {
       const { InputKeyDownEnter, ItemClick, InputBlur } = useCombobox.stateChangeTypes;
       if (!selectedItem || (type !== InputKeyDownEnter && type !== ItemClick && type !== InputBlur)) return;
@@ -113,7 +110,8 @@ export const WordField = <T,>(props: WordFieldProps<T>): React.JSX.Element => {
       setTyped(null);
       onClear();
     }
-    if (event.key === 'Enter' && box.highlightedIndex < 0) {
+    const isTaking = box.isOpen && items[box.highlightedIndex] !== undefined;
+    if (event.key === 'Enter' && !isTaking) {
       event.preventDefault();
       if (typed === '' && onClear && !several) onClear();
       if (!isUnknown) {
@@ -128,6 +126,8 @@ export const WordField = <T,>(props: WordFieldProps<T>): React.JSX.Element => {
       <Field
         {...box.getInputProps({
           onKeyDown,
+          // at once, not after downshift's own update: fast typing would lose letters
+          onChange: (event) => setTyped(event.currentTarget.value),
           onFocus: (event) => {
             event.currentTarget.select();
             box.openMenu();

@@ -36,6 +36,7 @@ export const Bench = (): React.JSX.Element => {
 const Table = ({ bench }: { readonly bench: OnBench }): React.JSX.Element => {
   const [search, setSearch] = useSearchParams();
   const [inMark, setInMark] = useState<number | null>(null);
+  const [fresh, setFresh] = useState<string | null>(null);
   const [isTyping, setTyping] = useState(false);
   const root = useRef<HTMLDivElement>(null);
   const edit = useEdit();
@@ -62,11 +63,8 @@ const Table = ({ bench }: { readonly bench: OnBench }): React.JSX.Element => {
     (document.activeElement as HTMLElement | null)?.blur();
     root.current?.focus();
   };
-  const toPhrase = (field = 0): void => {
-    requestAnimationFrame(() =>
-      root.current?.querySelectorAll<HTMLInputElement>('[data-testid=phrase] input')[field]?.focus(),
-    );
-  };
+  const toPhrase = (): void =>
+    root.current?.querySelectorAll<HTMLInputElement>('[data-testid=phrase] input')[1]?.focus();
   const moveEdge = (edge: Edge, frame: number): void => {
     if (!table || !selected) return;
     const { clip } = selected;
@@ -96,7 +94,7 @@ const Table = ({ bench }: { readonly bench: OnBench }): React.JSX.Element => {
     setInMark(null);
     setSearch({ clip: made.clip.id }, { replace: true });
     player?.loop({ inFrame: inMark, outFrame });
-    toPhrase(1);
+    setFresh(made.clip.id);
   };
   const onIn = (): void => (selected ? moveEdge('in', state.frame) : setInMark(state.frame));
   const onOut = (): void => (selected ? moveEdge('out', state.frame + 1) : makeClip(state.frame + 1));
@@ -126,7 +124,7 @@ const Table = ({ bench }: { readonly bench: OnBench }): React.JSX.Element => {
     ArrowDown: () => neighbour(1),
     i: onIn,
     o: onOut,
-    p: () => toPhrase(1),
+    p: toPhrase,
     n: () => {
       select(undefined);
       setInMark(null);
@@ -182,7 +180,13 @@ const Table = ({ bench }: { readonly bench: OnBench }): React.JSX.Element => {
         </Box>
       </Flex>
       {selected ? (
-        <Phrase key={selected.clip.id} view={selected} before={before} onLeave={toPicture} />
+        <Phrase
+          key={selected.clip.id}
+          view={selected}
+          before={before}
+          isFresh={selected.clip.id === fresh}
+          onLeave={toPicture}
+        />
       ) : (
         <Flex
           minHeight="64px"

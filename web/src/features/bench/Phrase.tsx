@@ -23,13 +23,18 @@ import {
   type Subject,
   type Words,
 } from '@odograph/core';
-import { useMemo, useRef, type KeyboardEvent } from 'react';
+import { useEffect, useMemo, useRef, type KeyboardEvent } from 'react';
 import { v7 as newId } from 'uuid';
 import { CautionNote, DepthLadder, WordField, among, type Found } from '../../design/index.js';
 import { useEdit, useWords, type ClipView } from '../library/index.js';
 import { SeveralField } from './SeveralField.js';
 
-type Props = { readonly view: ClipView; readonly before: ClipView | undefined; readonly onLeave: () => void };
+type Props = {
+  readonly view: ClipView;
+  readonly before: ClipView | undefined;
+  /** Just made: its first open part takes the hand. */ readonly isFresh: boolean;
+  readonly onLeave: () => void;
+};
 
 type Hold = Omit<Control, 'id'>;
 
@@ -74,11 +79,14 @@ const useFinders = (view: ClipView, before: ClipView | undefined) => {
 };
 
 /** The sentence under the picture: a completing field for each part; each part is kept as soon as it is said. */
-export const Phrase = ({ view, before, onLeave }: Props): React.JSX.Element => {
+export const Phrase = ({ view, before, isFresh, onLeave }: Props): React.JSX.Element => {
   const words = useWords();
   const edit = useEdit();
   const find = useFinders(view, before);
   const sentence = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    if (isFresh) sentence.current?.querySelectorAll<HTMLInputElement>('input')[1]?.focus();
+  }, [isFresh]);
   const { attempt, athletes } = view;
   const change = (
     changes: Partial<
