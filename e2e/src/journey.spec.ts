@@ -150,7 +150,7 @@ test('when an instructor does the whole job once, with a restart in the middle, 
     expect([...frames].every((f) => f >= KNOWN_FRAME && f <= KNOWN_FRAME + 41)).toBe(true);
     await page.keyboard.press('ArrowRight');
     await expect(page.getByTestId('step')).toHaveText('step 2 of 2');
-    await expect(page.getByRole('complementary', { name: 'Caution' })).toContainText('Caution, straight armlock');
+    await expect(page.getByRole('note', { name: 'Caution' })).toContainText('Caution, straight armlock');
     await page.keyboard.press('ArrowRight');
     await expect(page.getByTestId('route-over')).toContainText('whole route');
 

@@ -21,7 +21,7 @@ export const CautionNote = ({
 }): React.JSX.Element | null => {
   if (!cautions.length) return null;
   return (
-    <Box as="aside" aria-label="Caution" color="caution" fontSize="14px" lineHeight="1.4">
+    <Box role="note" aria-label="Caution" color="caution" fontSize="14px" lineHeight="1.4">
       {cautions.map((c) => (
         <Box key={c.about} display="flex" gap="1.5">
           <TriangleAlert size={15} aria-hidden style={{ flexShrink: 0, marginTop: 2 }} />

@@ -54,7 +54,7 @@ const StepSheet = ({
   const words = useWords();
   const submission = line.to.startsWith('won:') ? line.to.slice(4) : null;
   return (
-    <Box as="section" aria-label="The step">
+    <Box>
       <Mono fontSize="14px" color="inkSoft" data-testid="step">
         step {nth + 1} of {of}
       </Mono>
@@ -168,7 +168,7 @@ export const RoutePlayer = (): React.JSX.Element => {
           )}
         </Box>
         <Flex width="400px" flexShrink="0" direction="column" borderLeftWidth="1px">
-          <Box flex="1" overflowY="auto" padding="5">
+          <Box as="section" aria-label="The step" tabIndex={0} flex="1" overflowY="auto" padding="5">
             <StepSheet line={here.line} view={view} gripChanges={here.gripChanges} nth={at} of={count} />
           </Box>
           <Flex gap="2" padding="4" borderTopWidth="1px">

@@ -1,0 +1,141 @@
+import { Running } from './support/running.js';
+import { expect, openBench, saved, settled, signIn, test, type Page } from './support/test.js';
+
+const clips = (page: Page) => page.getByRole('region', { name: 'Clips of this footage' }).getByRole('listitem');
+
+/** Marks a clip over the next frames and says where it starts. */
+const markClip = async (page: Page): Promise<void> => {
+  await page.keyboard.press('i');
+  await page.keyboard.press('Shift+ArrowRight');
+  await page.locator('[data-testid=picture][data-settled=true]').waitFor();
+  await page.keyboard.press('o');
+  await expect(page.getByRole('combobox', { name: 'From position' })).toBeFocused();
+};
+
+test('when server and database are killed right after the interface said saved, what it called saved should be there', async ({
+  page,
+}) => {
+  test.setTimeout(180_000);
+  const running = await Running.start();
+  try {
+    await signIn(page, running.url);
+    await openBench(page, 'Lantern Cup, final round');
+    await page.keyboard.press('End');
+    await settled(page);
+    await page.keyboard.press('Shift+ArrowLeft');
+    await page.keyboard.press('Shift+ArrowLeft');
+    await settled(page);
+    await markClip(page);
+    await page.keyboard.type('north south bottom');
+    await page.keyboard.press('Enter');
+    await saved(page).waitFor();
+    await running.killHard();
+    await running.up();
+    await page.reload();
+    await settled(page);
+    await expect(clips(page)).toHaveCount(9);
+    await expect(clips(page).last()).toContainText('from north-south, bottom');
+
+    // each part on its own: said, called saved, killed, there
+    await page.getByRole('combobox', { name: 'Entry' }).click();
+    await page.keyboard.type('shrimp');
+    await page.keyboard.press('Enter');
+    const began = Date.now();
+    await saved(page).waitFor();
+    expect(Date.now() - began).toBeLessThan(1000);
+    await running.killHard();
+    await running.up();
+    await page.reload();
+    await expect(clips(page).last()).toContainText('hip escape');
+  } finally {
+    await running.dispose();
+  }
+});
+
+test('when the server is away, what is said should stay, be called unsaved, survive a reload, and be saved when it is back', async ({
+  page,
+}) => {
+  test.setTimeout(180_000);
+  const running = await Running.start();
+  try {
+    await signIn(page, running.url);
+    await openBench(page, 'Lantern Cup, final round');
+    await page.keyboard.press('ArrowDown');
+    await settled(page);
+    await running.down();
+    await page.getByRole('combobox', { name: 'Entry' }).click();
+    await page.keyboard.type('single leg');
+    await page.keyboard.press('Enter');
+    await expect(clips(page).first()).toContainText('single-leg takedown');
+    await expect(page.getByTestId('save-state')).toContainText('Not saved yet (1)');
+    await running.up();
+    page.on('dialog', (dialog) => void dialog.accept());
+    await page.reload();
+    await saved(page).waitFor();
+    await page.reload();
+    await expect(clips(page).first()).toContainText('single-leg takedown');
+  } finally {
+    await running.dispose();
+  }
+});
+
+test('when two windows change the same attempt, the later one should be asked, and may keep theirs or save over it', async ({
+  page,
+  context,
+  running,
+}) => {
+  await signIn(page, running.url);
+  await openBench(page, 'Thursday sparring, third round');
+  const other = await context.newPage();
+  await other.goto(page.url());
+  await settled(other);
+  const entry = async (window: Page, text: string): Promise<void> => {
+    await window.keyboard.press('ArrowDown');
+    await settled(window);
+    await window.getByRole('combobox', { name: 'Entry' }).click();
+    await window.keyboard.type(text);
+    await window.keyboard.press('Enter');
+    await saved(window).waitFor();
+  };
+  await entry(page, 'enter the legs');
+  await entry(other, 'body lock pass');
+  await expect(other.getByRole('alert')).toContainText('Somebody else has changed it meanwhile (entry)');
+  await expect(clips(other).first()).toContainText('enter the legs');
+  await other.getByRole('button', { name: 'Save mine over it' }).click();
+  await saved(other).waitFor();
+  await page.reload();
+  await expect(clips(page).first()).toContainText('body-lock pass');
+  await other.getByTestId('picture').click();
+  await other.keyboard.press('Control+z');
+  await saved(other).waitFor();
+});
+
+test('when an edge is dragged or moved by key, the picture should follow and the edge be kept', async ({
+  page,
+  running,
+}) => {
+  await signIn(page, running.url);
+  await openBench(page, 'Lantern Cup, final round');
+  for (let i = 0; i < 3; i++) await page.keyboard.press('ArrowDown');
+  await settled(page);
+  const edge = page.getByTestId('edge-out');
+  const before = Number(await edge.getAttribute('aria-valuenow'));
+  const box = (await edge.boundingBox())!;
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width / 2 + 30, box.y + box.height / 2, { steps: 4 });
+  const dragged = Number(await page.getByTestId('picture').getAttribute('data-frame'));
+  await page.mouse.up();
+  await expect(edge).not.toHaveAttribute('aria-valuenow', String(before));
+  await saved(page).waitFor();
+  const after = Number(await edge.getAttribute('aria-valuenow'));
+  expect(after).toBeGreaterThan(before + 5);
+  await page.locator(`[data-testid=picture][data-settled=true][data-frame="${after - 1}"]`).waitFor();
+  expect(dragged).toBeGreaterThanOrEqual(before - 1);
+  await edge.focus();
+  await page.keyboard.press('Shift+ArrowLeft');
+  await expect(edge).toHaveAttribute('aria-valuenow', String(after - 10));
+  await saved(page).waitFor();
+  await page.reload();
+  await expect(page.getByTestId('edge-out')).toHaveAttribute('aria-valuenow', String(after - 10));
+});

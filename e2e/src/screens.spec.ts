@@ -1,0 +1,158 @@
+import { AxeBuilder } from '@axe-core/playwright';
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { OTHER_COACH, expect, openBench, saved, signIn, test, type Page } from './support/test.js';
+
+const clean = async (page: Page, name: string): Promise<void> => {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(violations.map((v) => `${name}: ${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join(' | ')}`)).toEqual([]);
+};
+
+/** Walks once round the screen by Tab: everything that takes the focus has to show it. */
+const visibleFocus = async (page: Page): Promise<string[]> => {
+  await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+  const names: string[] = [];
+  for (let i = 0; i < 40; i++) {
+    await page.keyboard.press('Tab');
+    const seen = await page.evaluate(() => {
+      const element = document.activeElement;
+      if (!element || element === document.body) return null;
+      const style = getComputedStyle(element.matches('.sr-only') ? element.parentElement! : element);
+      const isShown =
+        style.outlineStyle !== 'none' || style.boxShadow !== 'none' || style.borderStyle.includes('solid');
+      return `${isShown ? '' : 'UNSEEN '}${element.getAttribute('aria-label') ?? element.textContent?.slice(0, 30) ?? element.tagName}`;
+    });
+    if (seen === null) break;
+    names.push(seen);
+  }
+  return names;
+};
+
+test('when any screen is examined, nothing should be found, and the focus be seen all the way round', async ({
+  page,
+  running,
+}) => {
+  test.setTimeout(180_000);
+  await page.goto(`${running.url}/sign-in`);
+  await page.getByLabel('E-mail').waitFor();
+  await clean(page, 'sign in');
+  await signIn(page, running.url);
+  const screens: readonly (readonly [string, string, string])[] = [
+    ['footage', '/footage', 'text=Thursday sparring'],
+    ['clips', '/clips', '[data-clip]'],
+    ['map', '/map', '[data-place]'],
+    ['map with a place', '/map?place=mount/top', 'aside'],
+    ['routes', '/routes?from=clinch/even&to=any', '[data-testid=route]'],
+    ['a route played', '/routes/play?from=clinch/even&to=any&route=0', '[data-testid=step]'],
+    ['break down', '/break-down', '[data-testid=picture][data-settled=true]'],
+  ];
+  for (const [name, path, there] of screens) {
+    await page.goto(running.url + path);
+    await page.locator(there).first().waitFor();
+    await clean(page, name);
+    const stops = await visibleFocus(page);
+    expect(stops.length, name).toBeGreaterThan(5);
+    expect(
+      stops.filter((s) => s.startsWith('UNSEEN')),
+      name,
+    ).toEqual([]);
+  }
+  await page.keyboard.press('Escape');
+  await page.getByTestId('picture').click();
+  await page.keyboard.press('ArrowDown');
+  await page.getByTestId('phrase').waitFor();
+  await clean(page, 'break down with a clip');
+  await page.getByRole('combobox', { name: 'Entry' }).click();
+  await page.keyboard.type('cho');
+  await clean(page, 'break down with choices');
+});
+
+test('when an academy is empty, every screen should say what goes here and what starts it', async ({
+  page,
+  running,
+}) => {
+  await signIn(page, running.url, OTHER_COACH);
+  await expect(page.getByText('No footage yet')).toBeVisible();
+  await clean(page, 'empty footage');
+  for (const [path, text] of [
+    ['/break-down', 'Take a piece of footage in first'],
+    ['/clips', 'No clips yet'],
+    ['/map', 'draws itself out of clips'],
+    ['/routes', 'Say where it starts'],
+  ] as const) {
+    await page.goto(running.url + path);
+    await expect(page.getByText(text)).toBeVisible();
+  }
+});
+
+test('when an address of the other academy is opened, it should look like one that does not exist', async ({
+  page,
+  running,
+  context,
+}) => {
+  await signIn(page, running.url);
+  await openBench(page, 'Lantern Cup, final round');
+  const address = page.url();
+  await context.clearCookies();
+  await signIn(page, running.url, OTHER_COACH);
+  await page.goto(address);
+  await expect(page.getByText('This footage is not there')).toBeVisible();
+  await page.goto(`${running.url}/nowhere`);
+  await expect(page.getByText('nothing at this address')).toBeVisible();
+});
+
+test('when something that is no video is dropped, a sentence should say so, and the shelf stay as it was', async ({
+  page,
+  running,
+}) => {
+  const path = join(mkdtempSync(join(tmpdir(), 'odograph-odd-')), 'minutes of the meeting.mp4');
+  writeFileSync(path, 'Only words.');
+  await signIn(page, running.url);
+  await page.getByRole('link', { name: 'Break down Thursday sparring, third round' }).waitFor();
+  const data = await page.evaluateHandle(() => {
+    const transfer = new DataTransfer();
+    transfer.items.add(new File(['Only words.'], 'minutes of the meeting.mp4', { type: 'video/mp4' }));
+    return transfer;
+  });
+  await page.locator('main').locator('> *').first().dispatchEvent('drop', { dataTransfer: data });
+  await expect(page.getByTestId('taking-in')).toContainText('This is not an MP4 or WebM video');
+  await page.getByRole('button', { name: 'Put it on the shelf' }).isDisabled();
+  await page.getByRole('button', { name: 'Cancel' }).click();
+  await expect(page.getByRole('link', { name: /^Break down / })).toHaveCount(2);
+});
+
+test('when who is who was wrong, the footage sheet should set it right for every clip', async ({ page, running }) => {
+  await signIn(page, running.url);
+  await page.getByRole('button', { name: 'Footage sheet' }).first().click();
+  const form = page.getByRole('form', { name: 'Footage sheet' });
+  await form.getByLabel('First athlete (us)').fill('Odile Sabrecourt');
+  await page.keyboard.press('Enter');
+  await expect(form.getByRole('alert')).toHaveText('must be somebody else');
+  await form.getByLabel('First athlete (us)').fill('Wilma Teasdale');
+  await page.keyboard.press('Enter');
+  await saved(page).waitFor();
+  await openBench(page, 'Thursday sparring, third round');
+  await expect(page.getByRole('region', { name: 'Clips of this footage' })).toContainText(
+    'Wilma Teasdale from collar-and-sleeve clinch',
+  );
+});
+
+test('when the password is wrong or the session over, it should be said, and the way back be kept', async ({
+  page,
+  running,
+  context,
+}) => {
+  await page.goto(`${running.url}/map?place=mount/top`);
+  await page.getByLabel('E-mail').fill('coach@lanternwood.example');
+  await page.getByLabel('Password').fill('wrong');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('alert')).toHaveText('E-mail and password do not belong together.');
+  await page.getByLabel('Password').fill('lanternwood-mat-7');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'mount, top' })).toBeVisible();
+  await page.getByRole('button', { name: 'Lanternwood Grappling Room' }).click();
+  await page.getByRole('menuitem', { name: 'Sign out' }).click();
+  await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();
+  expect((await context.request.get(`${running.url}/api/library`)).status()).toBe(401);
+});

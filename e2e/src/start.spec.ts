@@ -1,0 +1,57 @@
+import { spawnSync } from 'node:child_process';
+import { existsSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { join } from 'node:path';
+import { Running } from './support/running.js';
+import { expect, test } from './support/test.js';
+
+const START = join(import.meta.dirname, '../../scripts/start.mjs');
+
+const startWith = (env: Record<string, string>): { code: number | null; says: string } => {
+  const { status, stdout, stderr } = spawnSync(process.execPath, [START], {
+    env: { ...process.env, ...env },
+    encoding: 'utf8',
+    timeout: 60_000,
+  });
+  return { code: status, says: `${stdout}${stderr}`.trim() };
+};
+
+test('when it is ended by SIGTERM, database and server should be gone, and the next start take seconds', async ({
+  request,
+}) => {
+  test.setTimeout(120_000);
+  const running = await Running.start();
+  try {
+    const pids = running.pids();
+    expect(pids).toHaveLength(2);
+    expect((await request.get(`${running.url}/api/health`)).status()).toBe(200);
+    expect(await running.down()).toBe(0);
+    expect(pids.filter((pid) => existsSync(`/proc/${pid}`))).toEqual([]);
+    const began = Date.now();
+    await running.up();
+    expect(Date.now() - began).toBeLessThan(15_000);
+  } finally {
+    await running.dispose();
+  }
+});
+
+test('when the port is taken, wrong, or the folder cannot be written, one sentence should say so, with exit code 1', async () => {
+  const taken = createServer().listen(0, '127.0.0.1');
+  await new Promise((resolve) => taken.once('listening', resolve));
+  const { port } = taken.address() as { port: number };
+  const refused = startWith({ PORT: String(port) });
+  taken.close();
+  expect(refused).toEqual({
+    code: 1,
+    says: `Port ${port} is taken by another program; choose one with PORT=… npm start.`,
+  });
+  expect(startWith({ PORT: 'ninety' })).toEqual({
+    code: 1,
+    says: 'PORT is "ninety", which is no port number (1 to 65535).',
+  });
+  const folder = join(START, 'inside-a-file');
+  expect(startWith({ PORT: '4999', ODOGRAPH_FOLDER: folder })).toEqual({
+    code: 1,
+    says: `The folder ${folder} cannot be written (ENOTDIR).`,
+  });
+});
