@@ -4,7 +4,12 @@ const path = (folder) => `^${folder}/src/`;
 module.exports = {
   forbidden: [
     { name: 'no-cycles', severity: 'error', from: {}, to: { circular: true } },
-    { name: 'core-knows-nobody', severity: 'error', from: { path: path('core') }, to: { path: '^(server|web|demo|e2e|scripts)/' } },
+    {
+      name: 'core-knows-nobody',
+      severity: 'error',
+      from: { path: path('core') },
+      to: { path: '^(server|web|demo|e2e|scripts)/' },
+    },
     {
       name: 'core-is-pure',
       comment: 'no platform, no interface, no database: only Joi, and that only in the contract',
@@ -29,7 +34,11 @@ module.exports = {
       name: 'sequelize-stays-below',
       comment: 'rows are read and written in repositories, edits and migrations only',
       severity: 'error',
-      from: { path: path('server'), pathNot: '^server/src/(database|changes|testing)/|\\.repository\\.ts$|(bootstrap|demo\\.service|health\\.controller)\\.ts$|\\.test\\.ts$' },
+      from: {
+        path: path('server'),
+        pathNot:
+          '^server/src/(database|changes|testing)/|\\.repository\\.ts$|(bootstrap|demo\\.service|health\\.controller)\\.ts$|\\.test\\.ts$',
+      },
       to: { path: 'node_modules/sequelize/' },
     },
     { name: 'web-knows-core', severity: 'error', from: { path: '^web/' }, to: { path: '^(server|demo|e2e)/' } },
@@ -40,8 +49,18 @@ module.exports = {
       from: { path: '^web/src/', pathNot: '\\.test\\.tsx?$' },
       to: { path: '(core/(src|dist)/contract|node_modules/joi)/', dependencyTypesNot: ['type-only'] },
     },
-    { name: 'design-knows-no-feature', severity: 'error', from: { path: '^web/src/(design|workers)/' }, to: { path: '^web/src/(features|app)/' } },
-    { name: 'features-know-no-app', severity: 'error', from: { path: '^web/src/features/' }, to: { path: '^web/src/app/' } },
+    {
+      name: 'design-knows-no-feature',
+      severity: 'error',
+      from: { path: '^web/src/(design|workers)/' },
+      to: { path: '^web/src/(features|app)/' },
+    },
+    {
+      name: 'features-know-no-app',
+      severity: 'error',
+      from: { path: '^web/src/features/' },
+      to: { path: '^web/src/app/' },
+    },
     {
       name: 'features-meet-at-their-doors',
       severity: 'error',

@@ -41,6 +41,8 @@ const server = common('server');
 const web = common('web');
 
 export default {
+  // as many as there are cores here: the tests wait for databases and ffmpeg more than they compute
+  maxWorkers: 2,
   projects: [
     common('core'),
     common('demo'),

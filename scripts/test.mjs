@@ -1,5 +1,6 @@
 // npm test: everything that has to hold, and one plain line at the end that counts all of it.
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
+import { once } from 'node:events';
 import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -21,30 +22,50 @@ const run = (args, env = {}) =>
     env: { ...process.env, ...env },
   }).status === 0;
 
-const typecheck = (part) => ({
-  name: `types of ${part}`,
-  run: () => run([bin('typescript7/bin/tsc'), '-p', part, '--noEmit']),
-});
+/** Runs one check beside others; its output is held back until it ends. */
+const runAside = async (args) => {
+  const child = spawn(process.execPath, args, { cwd: root, stdio: ['ignore', 'pipe', 'pipe'] });
+  let output = '';
+  for (const stream of [child.stdout, child.stderr]) stream.on('data', (chunk) => (output += chunk));
+  const [code] = await once(child, 'close');
+  return { ok: code === 0, output };
+};
+
 const CHECKS = [
-  ...['core', 'server', 'demo', 'web', 'e2e'].map(typecheck),
-  { name: 'lint', run: () => run([bin('eslint/bin/eslint.js'), '.', '--max-warnings', '0']) },
-  { name: 'form', run: () => run([bin('prettier/bin/prettier.cjs'), '--check', '--log-level', 'warn', '.']) },
+  { name: 'lint', args: [bin('eslint/bin/eslint.js'), '.', '--max-warnings', '0'] },
+  ...['core', 'server', 'demo', 'web', 'e2e'].map((part) => ({
+    name: `types of ${part}`,
+    args: [bin('typescript7/bin/tsc'), '-p', part, '--noEmit'],
+  })),
+  { name: 'form', args: [bin('prettier/bin/prettier.cjs'), '--check', '--log-level', 'warn', '.'] },
   {
     name: 'layers',
-    run: () =>
-      run([
-        bin('dependency-cruiser/bin/dependency-cruise.mjs'),
-        'core',
-        'server',
-        'web',
-        'demo',
-        'e2e',
-        '--config',
-        '.dependency-cruiser.cjs',
-      ]),
+    args: [
+      bin('dependency-cruiser/bin/dependency-cruise.mjs'),
+      'core',
+      'server',
+      'web',
+      'demo',
+      'e2e',
+      '--config',
+      '.dependency-cruiser.cjs',
+    ],
   },
-  ...(existsSync(names) && existsSync(join(root, '.git')) ? [{ name: 'names', run: () => run([names]) }] : []),
+  ...(existsSync(names) && existsSync(join(root, '.git')) ? [{ name: 'names', args: [names] }] : []),
 ];
+
+/** All checks, two at a time. */
+const checks = async (add) => {
+  const left = [...CHECKS];
+  const work = async () => {
+    for (let check = left.shift(); check; check = left.shift()) {
+      const { ok, output } = await runAside(check.args);
+      note(`${ok ? 'ok    ' : 'FAILED'} ${check.name}${ok ? '' : `\n${output}`}`);
+      add({ passed: ok ? 1 : 0, failed: ok ? 0 : 1 });
+    }
+  };
+  await Promise.all([work(), work()]);
+};
 
 /** Counts of a report in the shape that Jest and Playwright write; a suite that wrote none counts as one failure. */
 const counts = (file, of) => {
@@ -85,11 +106,7 @@ main(async () => {
     total.passed += passed;
     total.failed += failed;
   };
-  for (const check of CHECKS) {
-    const ok = check.run();
-    note(`${ok ? 'ok    ' : 'FAILED'} ${check.name}`);
-    add({ passed: ok ? 1 : 0, failed: ok ? 0 : 1 });
-  }
+  await checks(add);
   add(unitTests());
   add(journeys());
   rmSync(folder, { recursive: true, force: true });

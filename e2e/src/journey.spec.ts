@@ -34,9 +34,9 @@ const lineOf = ({
   attempts,
   successes,
 }: Record<string, string> | ImpliedLine): ImpliedLine => ({
-  from: from as string,
-  action: action as string,
-  to: to as string,
+  from: from,
+  action: action,
+  to: to,
   count: Number(count),
   attempts: Number(attempts),
   successes: Number(successes),
@@ -86,13 +86,13 @@ test('when an instructor does the whole job once, with a restart in the middle, 
     await expect(clip).toContainText(
       'Orla Venn from half guard, top with right arm underhook and left hand on their sleeve, knee-through pass; they frame; ends in mount, top, worked',
     );
-    await expect(page.getByTestId('clip-count')).toHaveText('1 clips');
+    await expect(page.getByTestId('clip-count')).toHaveText('1 clip');
 
     // undo and say it again
     await page.keyboard.press('Escape');
     await page.keyboard.press('Control+z');
     await expect(clip).toContainText('result not said');
-    await expect(page.getByTestId('clip-count')).toContainText('1 of them drafts');
+    await expect(page.getByTestId('clip-count')).toContainText('1 draft');
     await page.getByRole('combobox', { name: 'Result' }).click();
     await say(page, 'Result', 'worked');
     await saved(page).waitFor();

@@ -156,3 +156,16 @@ test('when the password is wrong or the session over, it should be said, and the
   await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();
   expect((await context.request.get(`${running.url}/api/library`)).status()).toBe(401);
 });
+
+test('when a key is pressed quickly, every press should count: seven down is the seventh clip', async ({
+  page,
+  running,
+}) => {
+  await signIn(page, running.url);
+  await openBench(page, 'Lantern Cup, final round');
+  for (let i = 0; i < 7; i++) await page.keyboard.press('ArrowDown');
+  const rows = page.getByRole('region', { name: 'Clips of this footage' }).getByRole('button');
+  await expect(rows.nth(6)).toHaveAttribute('aria-current', 'true');
+  await page.keyboard.press('ArrowUp');
+  await expect(rows.nth(5)).toHaveAttribute('aria-current', 'true');
+});

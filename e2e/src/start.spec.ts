@@ -1,11 +1,20 @@
 import { spawnSync } from 'node:child_process';
-import { existsSync } from 'node:fs';
+import { existsSync, mkdirSync, mkdtempSync, readFileSync, readdirSync } from 'node:fs';
 import { createServer } from 'node:net';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Running } from './support/running.js';
 import { expect, test } from './support/test.js';
 
 const START = join(import.meta.dirname, '../../scripts/start.mjs');
+
+const commandOf = (pid: string): string => {
+  try {
+    return readFileSync(`/proc/${pid}/cmdline`, 'latin1');
+  } catch {
+    return '';
+  }
+};
 
 const startWith = (env: Record<string, string>): { code: number | null; says: string } => {
   const { status, stdout, stderr } = spawnSync(process.execPath, [START], {
@@ -54,4 +63,15 @@ test('when the port is taken, wrong, or the folder cannot be written, one senten
     code: 1,
     says: `The folder ${folder} cannot be written (ENOTDIR).`,
   });
+});
+
+test('when the database does not come up, one sentence should say so, and nothing be left running', () => {
+  const folder = mkdtempSync(join(tmpdir(), 'odograph-broken-'));
+  mkdirSync(join(folder, 'db/data/mysql'), { recursive: true });
+  const { code, says } = startWith({ PORT: '4998', ODOGRAPH_FOLDER: folder });
+  expect(code).toBe(1);
+  expect(says.split('\n')).toHaveLength(1);
+  expect(says).toMatch(/^The database did not start: /);
+  const left = readdirSync('/proc').filter((pid) => /^\d+$/.test(pid) && commandOf(pid).includes(folder));
+  expect(left).toEqual([]);
 });

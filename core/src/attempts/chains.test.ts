@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { FOOTAGE, LOGGED } from '../testing/workedExamples.js';
+import { LOGGED, type FOOTAGE } from '../testing/workedExamples.js';
 import { shippedWords } from '../vocabulary/index.js';
 import { courseOf, linkAttempts, type Timed } from './index.js';
 

@@ -1,6 +1,13 @@
-import { matchWords, slipsToPrefix, tokens, type ControlKind, type Limb, type Words } from '../vocabulary/index.js';
+import {
+  matchWords,
+  slipsToPrefix,
+  tokens,
+  type ControlKind,
+  type Limb,
+  type TargetWord,
+  type Words,
+} from '../vocabulary/index.js';
 import { controlKey } from './sides.js';
-import { sayControl } from './sentence.js';
 import type { Control, Side } from './types.js';
 
 const LIMB_WORDS: Record<string, Limb> = {
@@ -83,107 +90,104 @@ const FILLERS = new Set([
   's',
 ]);
 
-type Reading = { control: Omit<Control, 'id'>; score: number };
+type Hold = Omit<Control, 'id'>;
+
+/** What the words of a typed hold said; `rest` is what names the target. */
+type Said = {
+  limb?: Limb;
+  kind?: ControlKind;
+  limbSide?: Side;
+  targetSide?: Side;
+  readonly own: boolean;
+  readonly rest: string[];
+};
+
+/** Sorts typed words into limb, kind, sides and target. A side before the limb is the limb's, a later one the target's. */
+const sortWords = (typed: string): Said => {
+  const all = tokens(typed).flatMap((t) => SHORT[t] ?? [t]);
+  const said: Said = { own: all.includes('own'), rest: [] };
+  for (const [i, token] of all.entries()) {
+    const side = sideOf(token);
+    const limb = LIMB_WORDS[token];
+    const kind = KIND_WORDS[token];
+    const mayBeLimb = limb && !said.limb && (i < all.length - 1 || !said.kind);
+    if (side && (said.rest.length || said.kind || said.limbSide || said.limb)) said.targetSide = side;
+    else if (side) said.limbSide = side;
+    else if (mayBeLimb) said.limb = limb;
+    else if (kind && !said.kind) said.kind = kind;
+    else if (!FILLERS.has(token)) said.rest.push(token);
+  }
+  return said;
+};
+
+type Aimed = {
+  readonly said: Said;
+  readonly targets: readonly { readonly word: TargetWord; readonly score: number }[];
+};
+
+/** What is held: by the words that are left, or by what an underhook or a limb alone implies (*hip* is a target). */
+const aimAt = (said: Said, words: Words): Aimed => {
+  const named = (text: string): Aimed['targets'] =>
+    matchWords(
+      text,
+      words.of('target').map((w) => ({ value: w, texts: [w.name, ...w.aliases] })),
+    ).map((m) => ({ word: m.value, score: m.score }));
+  if (said.rest.length) return { said, targets: named(said.rest.join(' ')) };
+  const underarm = words.target('underarm');
+  if (said.kind === 'underhook' && underarm) return { said, targets: [{ word: underarm, score: 1 }] };
+  if (!said.limb) return { said, targets: [] };
+  const { limb, ...others } = said;
+  return { said: others, targets: named(limb) };
+};
+
+const kindOf = (said: Said, limb: Limb, target: TargetWord): ControlKind => {
+  if (said.kind) return said.kind;
+  if (target.key === 'mat') return 'post';
+  return limb === 'hand' && target.key === 'underarm' ? 'underhook' : USUAL_KIND[limb];
+};
+
+/** A hold on one target, with every side that was left open: not said first, then each. */
+const readingsOf = (said: Said, target: TargetWord, score: number): readonly { hold: Hold; score: number }[] => {
+  const limb = said.limb ?? (said.kind === 'underhook' ? 'arm' : said.kind === 'hook' ? 'foot' : 'hand');
+  const limbSides: readonly (Side | null)[] = said.limbSide ? [said.limbSide] : [null, 'right', 'left'];
+  const open: readonly (Side | null)[] = said.targetSide ? [said.targetSide] : [null, 'left', 'right'];
+  const targetSides = target.sided ? open : [null];
+  return limbSides.flatMap((limbSide, a) =>
+    targetSides.map((targetSide, b) => ({
+      score: score - 0.05 * a - 0.02 * b,
+      hold: {
+        holder: 'subject',
+        limb,
+        limbSide,
+        kind: kindOf(said, limb, target),
+        target: target.key,
+        targetOwner: target.key === 'mat' ? 'mat' : said.own ? 'own' : 'other',
+        targetSide,
+        cloth: target.cloth,
+        gained: null,
+        lost: null,
+      },
+    })),
+  );
+};
+
+const MOST_TARGETS = 4;
 
 /**
  * What a typed hold may mean, best first, at most `limit`: *right hand left collar*, *r sleeve*, *left foot hip*, *underhook right*.
- * A side before the limb (or before anything, while no limb was named) is the limb's, a later one the target's; where a side was not said
- * both are offered after none; the holder's own body only when *own* was said. Words that are not understood make the reading fail, so nothing is dropped in silence.
+ * Where a side was not said both are offered after none; the holder's own body only when *own* was said. Words that are not understood make the
+ * reading fail, so nothing is dropped in silence. Ties keep their order.
  */
-export const readControls = (typed: string, words: Words, limit = 8): readonly Omit<Control, 'id'>[] => {
-  let limb: Limb | undefined, kind: ControlKind | undefined, limbSide: Side | undefined, targetSide: Side | undefined;
-  let pending: Side | undefined;
-  const rest: string[] = [];
-  const all = tokens(typed).flatMap((t) => SHORT[t] ?? [t]);
-  const own = all.includes('own');
-  for (const [i, token] of all.entries()) {
-    const side = sideOf(token);
-    if (side) {
-      pending = side;
-      if (rest.length || kind) targetSide = side;
-      else if (limbSide === undefined) limbSide = side;
-      else targetSide = side;
-      continue;
-    }
-    const isLast = i === all.length - 1;
-    if (!limb && LIMB_WORDS[token] && (!isLast || !kind)) {
-      limb = LIMB_WORDS[token];
-      if (pending) limbSide = pending;
-      pending = undefined;
-      continue;
-    }
-    if (!kind && KIND_WORDS[token]) {
-      kind = KIND_WORDS[token];
-      continue;
-    }
-    if (!FILLERS.has(token)) rest.push(token);
-  }
-  const targetWords = words.of('target');
-  const matches = rest.length
-    ? matchWords(
-        rest.join(' '),
-        targetWords.map((w) => ({ value: w, texts: [w.name, ...w.aliases] })),
-      )
-    : kind === 'underhook'
-      ? [{ value: words.target('underarm')!, score: 1, text: '' }]
-      : [];
-  const lastToken = rest.at(-1);
-  // a lone limb word may be the target: *right hand on the knee* needs no second limb, *hip* alone is a target
-  const fallback =
-    !matches.length && limb && !rest.length
-      ? matchWords(
-          limb,
-          targetWords.map((w) => ({ value: w, texts: [w.name, ...w.aliases] })),
-        )
-      : [];
-  if (fallback.length && !matches.length) limb = undefined;
-  const found = matches.length ? matches : fallback;
-  if (lastToken !== undefined && !matches.length) return [];
-  const readings: Reading[] = [];
-  for (const match of found.slice(0, 4)) {
-    const theLimb: Limb = limb ?? (kind === 'underhook' ? 'arm' : kind === 'hook' ? 'foot' : 'hand');
-    const theKind =
-      kind ??
-      (match.value.key === 'mat'
-        ? 'post'
-        : theLimb === 'hand' && match.value.key === 'underarm'
-          ? 'underhook'
-          : USUAL_KIND[theLimb]);
-    const limbSides: (Side | null)[] = limbSide ? [limbSide] : [null, 'right', 'left'];
-    const targetSides: (Side | null)[] = !match.value.sided
-      ? [null]
-      : targetSide
-        ? [targetSide]
-        : [null, 'left', 'right'];
-    limbSides.forEach((ls, a) =>
-      targetSides.forEach((ts, b) => {
-        readings.push({
-          score: match.score - 0.05 * a - 0.02 * b,
-          control: {
-            holder: 'subject',
-            limb: theLimb,
-            limbSide: ls,
-            kind: theKind,
-            target: match.value.key,
-            targetOwner: match.value.key === 'mat' ? 'mat' : own ? 'own' : 'other',
-            targetSide: ts,
-            cloth: match.value.cloth,
-            gained: null,
-            lost: null,
-          },
-        });
-      }),
-    );
-  }
+export const readControls = (typed: string, words: Words, limit = 8): readonly Hold[] => {
+  const { said, targets } = aimAt(sortWords(typed), words);
+  const readings = targets.slice(0, MOST_TARGETS).flatMap(({ word, score }) => readingsOf(said, word, score));
   const seen = new Set<string>();
-  return readings
-    .map((r, i) => ({ r, i }))
-    .sort((x, y) => y.r.score - x.r.score || x.i - y.i)
-    .map(({ r }) => r.control)
-    .filter((c) => {
-      const key = controlKey({ ...c, id: '' });
-      return seen.has(key) ? false : (seen.add(key), true);
+  return [...readings]
+    .sort((x, y) => y.score - x.score)
+    .map(({ hold }) => hold)
+    .filter((hold) => {
+      const key = controlKey({ ...hold, id: '' });
+      return !seen.has(key) && seen.add(key);
     })
-    .filter((c) => sayControl({ ...c, id: '' }, words).length > 0)
     .slice(0, limit);
 };

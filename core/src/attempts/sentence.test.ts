@@ -86,8 +86,8 @@ describe('a hold that is typed', () => {
             lost: null,
           };
           if (target.key === 'underarm') continue;
-          const { id: _, ...expected } = hold;
-          expect(readControls(sayControl(hold, words), words)[0]).toEqual(expected);
+          const [read] = readControls(sayControl(hold, words), words);
+          expect({ ...read, id: '' }).toEqual(hold);
         }
   });
 });

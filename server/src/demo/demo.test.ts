@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import { analyse, toGraphml } from '@odograph/core';
+import { analyse, toGraphml, type Library } from '@odograph/core';
 import { libraryFile } from '@odograph/core/contract';
 import type { Models } from '../database/models.js';
 import { MODELS } from '../database/tokens.js';
@@ -33,8 +33,8 @@ describe('the demo library', () => {
   test('when the library is exported, the file should be one the analysis reads, and give the map that the server exports', async () => {
     const { body, headers } = await coach.ask('GET', '/api/export/library.json');
     expect(headers.get('content-disposition')).toContain('odograph-library.json');
-    const { value, error } = libraryFile.validate(body);
-    expect(error).toBeUndefined();
-    expect((await coach.ask('GET', '/api/export/map.graphml')).body).toBe(toGraphml(analyse(value!)));
+    const read = libraryFile.validate(body);
+    expect(read.error).toBeUndefined();
+    expect((await coach.ask('GET', '/api/export/map.graphml')).body).toBe(toGraphml(analyse(read.value as Library)));
   });
 });

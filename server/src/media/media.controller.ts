@@ -11,7 +11,7 @@ import { MediaService } from './media.service.js';
 import { MediaStore } from './mediaStore.js';
 
 const frameNumber = Joi.number().integer().min(0).max(100_000_000).required().label('frame');
-/** Media never change under their id: a browser may keep them, for this person only. */
+/** Media never change under their id: a browser may keep them, for this person and this session only. */
 const KEEP = 'private, max-age=31536000, immutable';
 
 @Controller('files')
@@ -47,6 +47,7 @@ export class MediaController {
   ): Promise<TimesAnswer> {
     const times = await this.media.times(session.academyId, id);
     response.setHeader('Cache-Control', KEEP);
+    response.setHeader('Vary', 'Cookie');
     return times;
   }
 
@@ -70,7 +71,7 @@ export class MediaController {
     return new Promise((resolve, reject) => {
       response.sendFile(
         basename(path),
-        { root: dirname(path), cacheControl: false, headers: { 'Cache-Control': KEEP } },
+        { root: dirname(path), cacheControl: false, headers: { 'Cache-Control': KEEP, Vary: 'Cookie' } },
         (error) => {
           if (error && !response.headersSent) reject(error);
           else resolve();

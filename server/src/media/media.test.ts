@@ -65,6 +65,7 @@ describe('media', () => {
     expect(part.status).toBe(206);
     expect(Buffer.from(await part.arrayBuffer())).toEqual(video.subarray(100, 200));
     expect(part.headers.get('cache-control')).toMatch(/^private/);
+    expect(part.headers.get('vary')).toMatch(/cookie/i);
     expect(part.headers.get('content-type')).toBe('video/mp4');
   });
 

@@ -26,7 +26,7 @@ export const CautionNote = ({
         <Box key={c.about} display="flex" gap="1.5">
           <TriangleAlert size={15} aria-hidden style={{ flexShrink: 0, marginTop: 2 }} />
           <span>
-            <strong>Caution, {c.about}:</strong> can injure {c.injures}. {PAIN[c.pain]}{' '}
+            <strong>Caution, {c.about}:</strong> can injure the {c.injures}. {PAIN[c.pain]}{' '}
             {!short && (
               <Box as="span" color="ink">
                 {c.care}

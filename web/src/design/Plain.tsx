@@ -43,7 +43,6 @@ export const Ruled = chakra('input', {
     width: '100%',
     background: 'transparent',
     color: 'ink',
-    border: 'none',
     borderBottomWidth: '1.5px',
     borderColor: 'field',
     paddingBlock: '1',

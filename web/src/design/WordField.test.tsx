@@ -75,6 +75,14 @@ describe('a part of the phrase', () => {
     expect(field.value).toBe('');
   });
 
+  test('when the field is clicked, what is likely here should be offered at once, with nothing taken yet', async () => {
+    const { user, field, pick } = show();
+    await user.click(field);
+    expect(screen.getAllByRole('option')).toHaveLength(8);
+    await user.click(screen.getAllByRole('option')[2]!);
+    expect(pick).toHaveBeenCalledTimes(1);
+  });
+
   test('when the field is empty, Backspace should take back what was said', async () => {
     const { user, field, clear } = show({ said: 'triangle choke' });
     await user.click(field);

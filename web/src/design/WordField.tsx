@@ -4,6 +4,8 @@ import { useCombobox } from 'downshift';
 import { useId, useMemo, useState, type KeyboardEvent } from 'react';
 
 const SHOWN = 8;
+/** A field nearer than this to the right edge of the window opens its menu to the left, in pixels. */
+const MENU_ROOM = 340;
 
 const Field = chakra('input', {
   base: {
@@ -79,6 +81,7 @@ export const WordField = <T,>(props: WordFieldProps<T>): React.JSX.Element => {
     countOf,
   } = props;
   const [typed, setTyped] = useState<string | null>(null);
+  const [side, setSide] = useState<'left' | 'right'>('left');
   const id = useId();
   const items = useMemo(() => find(typed ?? ''), [typed, find]);
   const text = typed ?? (several ? '' : (said ?? ''));
@@ -91,6 +94,9 @@ export const WordField = <T,>(props: WordFieldProps<T>): React.JSX.Element => {
     inputValue: text,
     selectedItem: null,
     defaultHighlightedIndex: typed ? 0 : -1,
+    // a click into the field opens its choices; it never shuts them
+    stateReducer: (_, { type, changes }) =>
+      type === useCombobox.stateChangeTypes.InputClick ? { ...changes, isOpen: true } : changes,
     onStateChange: ({ type, selectedItem }) => {
       const { InputKeyDownEnter, ItemClick, InputBlur } = useCombobox.stateChangeTypes;
       if (!selectedItem || (type !== InputKeyDownEnter && type !== ItemClick && type !== InputBlur)) return;
@@ -130,6 +136,8 @@ export const WordField = <T,>(props: WordFieldProps<T>): React.JSX.Element => {
           onChange: (event) => setTyped(event.currentTarget.value),
           onFocus: (event) => {
             event.currentTarget.select();
+            const { left } = event.currentTarget.getBoundingClientRect();
+            setSide(left > window.innerWidth - MENU_ROOM ? 'right' : 'left');
             box.openMenu();
           },
           'aria-label': label,
@@ -145,7 +153,7 @@ export const WordField = <T,>(props: WordFieldProps<T>): React.JSX.Element => {
         <Box
           role="alert"
           position="absolute"
-          left="-6px"
+          {...{ [side]: '-6px' }}
           zIndex="dropdown"
           {...(opens === 'up' ? { bottom: 'calc(100% + 6px)' } : { top: 'calc(100% + 6px)' })}
           paddingInline="3"
@@ -166,7 +174,7 @@ export const WordField = <T,>(props: WordFieldProps<T>): React.JSX.Element => {
         as="ul"
         {...box.getMenuProps({ 'aria-label': label })}
         position="absolute"
-        left="-6px"
+        {...{ [side]: '-6px' }}
         zIndex="dropdown"
         {...(opens === 'up' ? { bottom: 'calc(100% + 6px)' } : { top: 'calc(100% + 6px)' })}
         minWidth="250px"

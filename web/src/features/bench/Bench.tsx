@@ -14,7 +14,7 @@ import { KeyHints } from './KeyHints.js';
 import { instantAt, newClipEdit } from './newClip.js';
 import { Phrase } from './Phrase.js';
 import { useOnBench, type OnBench } from './useBenchClips.js';
-import { usePictureKeys } from './usePictureKeys.js';
+import { usePictureKeys, type KeyTable } from './usePictureKeys.js';
 
 /** The screen for breaking down: the footage in the address, or the first on the shelf. */
 export const Bench = (): React.JSX.Element => {
@@ -53,7 +53,8 @@ const Table = ({ bench }: { readonly bench: OnBench }): React.JSX.Element => {
   const { player, state, table } = handle;
 
   const select = (clipId: string | undefined): void => {
-    setSearch(clipId === undefined ? {} : { clip: clipId }, { replace: true });
+    // at once: quick presses of a key each start from where the one before led
+    setSearch(clipId === undefined ? {} : { clip: clipId }, { replace: true, flushSync: true });
     const view = bench.clips.find((v) => v.clip.id === clipId);
     player?.pause();
     player?.loop(view ? { inFrame: view.clip.in.frame, outFrame: view.clip.out.frame } : null);
@@ -112,7 +113,7 @@ const Table = ({ bench }: { readonly bench: OnBench }): React.JSX.Element => {
     if (selected)
       player?.loop(state.loop ? null : { inFrame: selected.clip.in.frame, outFrame: selected.clip.out.frame });
   };
-  usePictureKeys({
+  const keys: KeyTable = {
     ' ': () => player?.toggle(),
     ArrowLeft: () => player?.step(-1),
     ArrowRight: () => player?.step(1),
@@ -137,7 +138,8 @@ const Table = ({ bench }: { readonly bench: OnBench }): React.JSX.Element => {
       select(undefined);
     },
     'ctrl+z': () => edit({ kind: 'undo' }),
-  });
+  };
+  usePictureKeys(keys);
   const before = useMemo(() => {
     const at = selected?.clip.in.frame ?? 0;
     return bench.clips.filter((v) => v.clip.id !== selected?.clip.id && v.clip.in.frame < at).at(-1);
@@ -156,20 +158,12 @@ const Table = ({ bench }: { readonly bench: OnBench }): React.JSX.Element => {
     >
       <Flex flex="1" minHeight="240px">
         <Box flex="1" minWidth="0" position="relative">
-          <FrameVideo fileId={bench.file.id} handle={handle} label={bench.footage.title} />
-          {state.speed < 1 && (
-            <Box
-              position="absolute"
-              left="3"
-              bottom="1.5"
-              fontFamily="heading"
-              fontSize="16px"
-              color="#efebdf"
-              data-testid="speed"
-            >
-              {state.speed === 0.5 ? 'half speed' : 'quarter speed'}
-            </Box>
-          )}
+          <FrameVideo
+            fileId={bench.file.id}
+            handle={handle}
+            label={bench.footage.title}
+            manner={[state.loop ? T.looping : '', T.speed[state.speed] ?? ''].filter(Boolean).join(', ')}
+          />
         </Box>
         <Box width="400px" flexShrink="0" minHeight="0">
           {table ? (
@@ -219,7 +213,7 @@ const Table = ({ bench }: { readonly bench: OnBench }): React.JSX.Element => {
           onEdgeMoved={moveEdge}
         />
       )}
-      <KeyHints keys={isTyping ? PHRASE_KEYS : PICTURE_KEYS} />
+      <KeyHints hints={isTyping ? PHRASE_KEYS : PICTURE_KEYS} keys={keys} />
     </Flex>
   );
 };

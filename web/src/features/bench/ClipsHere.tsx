@@ -85,7 +85,7 @@ export const ClipsHere = ({ bench, table, selectedId, onSelect }: Props): React.
           <Box as="span" color="inkSoft">{` in ${bench.footage.kitB || 'kit not said'}`}</Box>
         </Box>
         <Box fontSize="14px" color="inkSoft" marginTop="1" data-testid="clip-count">
-          {bench.clips.length} clips{drafts > 0 && `, ${drafts} of them drafts`}
+          {T.count(bench.clips.length, drafts)}
         </Box>
       </Box>
       {bench.clips.length === 0 ? (

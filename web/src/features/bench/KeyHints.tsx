@@ -1,11 +1,40 @@
-import { Box, Flex } from '@chakra-ui/react';
+import { Box, Flex, chakra } from '@chakra-ui/react';
 import { Mono } from '../../design/index.js';
+import type { Hint } from './bench.text.js';
+import type { KeyTable } from './usePictureKeys.js';
 
-/** The keys that work right now. */
+const Press = chakra('button', {
+  base: {
+    display: 'inline-flex',
+    alignItems: 'center',
+    color: 'inherit',
+    background: 'transparent',
+    padding: '0',
+    cursor: 'pointer',
+    _hover: { color: 'ink' },
+  },
+});
+
+const Cap = ({ hint }: { readonly hint: Hint }): React.JSX.Element => (
+  <>
+    <Mono fontSize="12px" color="ink" borderWidth="1px" borderColor="hairline" paddingInline="1" borderRadius="2px">
+      {hint.keys}
+    </Mono>
+    {hint.does && (
+      <Box as="span" fontFamily="heading" fontSize="15px" marginLeft="1.5">
+        {hint.does}
+      </Box>
+    )}
+  </>
+);
+
+/** The keys that work right now; those of the picture can be pressed with the pointer too. */
 export const KeyHints = ({
+  hints,
   keys,
 }: {
-  readonly keys: readonly (readonly [keys: string, does: string])[];
+  readonly hints: readonly Hint[];
+  readonly keys: KeyTable;
 }): React.JSX.Element => (
   <Flex
     as="section"
@@ -13,7 +42,7 @@ export const KeyHints = ({
     height="28px"
     flexShrink="0"
     alignItems="center"
-    gap="4"
+    gap="3.5"
     paddingInline="4"
     borderTopWidth="1px"
     overflow="hidden"
@@ -21,15 +50,22 @@ export const KeyHints = ({
     fontSize="13px"
     color="inkSoft"
   >
-    {keys.map(([key, does]) => (
-      <span key={key}>
-        <Mono fontSize="12px" color="ink" borderWidth="1px" borderColor="hairline" paddingInline="1" borderRadius="2px">
-          {key}
-        </Mono>
-        <Box as="span" fontFamily="heading" fontSize="15px" marginLeft="1.5">
-          {does}
-        </Box>
-      </span>
-    ))}
+    {hints.map((hint) =>
+      hint.press === undefined ? (
+        <span key={hint.keys}>
+          <Cap hint={hint} />
+        </span>
+      ) : (
+        <Press
+          key={hint.keys}
+          type="button"
+          tabIndex={-1}
+          aria-label={`${hint.keys} ${hint.does}`}
+          onClick={() => keys[hint.press!]?.()}
+        >
+          <Cap hint={hint} />
+        </Press>
+      ),
+    )}
   </Flex>
 );

@@ -27,6 +27,7 @@ import { useEffect, useMemo, useRef, type KeyboardEvent } from 'react';
 import { v7 as newId } from 'uuid';
 import { CautionNote, DepthLadder, WordField, among, type Found } from '../../design/index.js';
 import { useEdit, useWords, type ClipView } from '../library/index.js';
+import { NoteField } from './NoteField.js';
 import { SeveralField } from './SeveralField.js';
 
 type Props = {
@@ -257,6 +258,13 @@ export const Phrase = ({ view, before, isFresh, onLeave }: Props): React.JSX.Ele
             />
           </>
         )}
+        {soft('; note: ')}
+        <NoteField
+          key={view.clip.note}
+          note={view.clip.note}
+          onSave={(note) => edit({ kind: 'clip', id: view.clip.id, changes: { note }, patch: { note } })}
+          onNext={next}
+        />
       </Box>
       <CautionNote cautions={cautions} short />
     </Flex>

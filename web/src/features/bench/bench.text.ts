@@ -1,25 +1,31 @@
-/** Keys that work while the picture has the hand, and while the phrase has it. */
-export const PICTURE_KEYS: readonly (readonly [keys: string, does: string])[] = [
-  ['space', 'play'],
-  ['← →', 'one frame'],
-  ['shift ← →', 'ten'],
-  ['I', 'in'],
-  ['O', 'out'],
-  ['P', 'say it'],
-  ['↑ ↓', 'clip before, after'],
-  ['N', 'new'],
-  ['L', 'loop'],
-  ['S', 'slower'],
-  ['Del', 'bin'],
-  ['ctrl Z', 'undo'],
+/** A key in the hint line; `press` is what it is called in the table of keys, where it can also be pressed with the pointer. */
+export type Hint = { readonly keys: string; readonly does: string; readonly press?: string };
+
+/** Keys that work while the picture has the hand. */
+export const PICTURE_KEYS: readonly Hint[] = [
+  { keys: 'space', does: 'play', press: ' ' },
+  { keys: '←', does: '', press: 'ArrowLeft' },
+  { keys: '→', does: 'one frame', press: 'ArrowRight' },
+  { keys: 'shift ← →', does: 'ten' },
+  { keys: 'I', does: 'in', press: 'i' },
+  { keys: 'O', does: 'out', press: 'o' },
+  { keys: 'P', does: 'say it', press: 'p' },
+  { keys: '↑', does: '', press: 'ArrowUp' },
+  { keys: '↓', does: 'clip', press: 'ArrowDown' },
+  { keys: 'N', does: 'new', press: 'n' },
+  { keys: 'L', does: 'loop', press: 'l' },
+  { keys: 'S', does: 'slower', press: 's' },
+  { keys: 'Del', does: 'bin', press: 'Delete' },
+  { keys: 'ctrl Z', does: 'undo', press: 'ctrl+z' },
 ];
 
-export const PHRASE_KEYS: readonly (readonly [keys: string, does: string])[] = [
-  ['type', 'names, aliases, beginnings'],
-  ['enter', 'take it, go on'],
-  ['tab', 'next part'],
-  ['backspace', 'clear, when empty'],
-  ['esc', 'back to the picture'],
+/** Keys that work while the phrase has it. */
+export const PHRASE_KEYS: readonly Hint[] = [
+  { keys: 'type', does: 'names, aliases, beginnings' },
+  { keys: 'enter', does: 'take it, go on' },
+  { keys: 'tab', does: 'next part' },
+  { keys: 'backspace', does: 'clear, when empty' },
+  { keys: 'esc', does: 'back to the picture' },
 ];
 
 export const BENCH_TEXT = {
@@ -31,5 +37,13 @@ export const BENCH_TEXT = {
   broken: 'The picture cannot be read. The footage is kept; load the page again.',
   sayHint: 'No clip in hand. I marks in, O marks out; then say what it is here.',
   inMarked: (code: string): string => `In at ${code}. Press O where it ends.`,
+  count: (clips: number, drafts: number): string => {
+    const all = clips === 1 ? '1 clip' : `${clips} clips`;
+    return drafts === 0 ? all : `${all}, ${drafts === 1 ? '1 draft' : `${drafts} drafts`}`;
+  },
+  looping: 'looping the clip',
+  speed: { 0.5: 'half speed', 0.25: 'quarter speed' } as Readonly<Record<number, string>>,
+  note: 'Note',
+  notePlaceholder: 'a cue or a note',
   missing: { state: 'position', action: 'entry', result: 'result' },
 } as const;

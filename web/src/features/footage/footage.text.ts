@@ -27,7 +27,7 @@ export const FOOTAGE_TEXT = {
   first: 'First athlete (us)',
   second: 'Second athlete (them)',
   kit: 'told apart by',
-  kitHint: 'white jacket, violet belt',
+  kitHint: 'for instance: white jacket, violet belt',
   setting: 'Setting',
   gi: 'Clothing',
   logged: 'Logged',

@@ -8,10 +8,13 @@ export const FrameVideo = ({
   fileId,
   handle,
   label,
+  manner,
 }: {
   readonly fileId: string;
   readonly handle: PlayerHandle;
   readonly label: string;
+  /** How it is being played, beside the time. */
+  readonly manner?: string;
 }): React.JSX.Element => {
   const { state, table, onScreen } = handle;
   return (
@@ -44,9 +47,13 @@ export const FrameVideo = ({
           fontSize="15px"
           color="#efebdf"
           background="rgba(12, 14, 12, 0.72)"
-          data-testid="timecode"
         >
-          {timecode(table, state.frame)}
+          {manner && (
+            <Box as="span" fontFamily="heading" marginRight="3" data-testid="manner">
+              {manner}
+            </Box>
+          )}
+          <span data-testid="timecode">{timecode(table, state.frame)}</span>
           <Box as="span" color="#b0ad9d" fontSize="13px">{`  frame ${state.frame}`}</Box>
         </Mono>
       )}

@@ -105,11 +105,15 @@ export const RoutePlayer = (): React.JSX.Element => {
   const go = (step: number): void => {
     setOver(step >= count);
     if (step < 0 || step >= count) return;
-    setSearch((before) => {
-      const next = new URLSearchParams(before);
-      next.set('step', String(step + 1));
-      return next;
-    });
+    // at once: quick presses of a key each start from where the one before led
+    setSearch(
+      (before) => {
+        const next = new URLSearchParams(before);
+        next.set('step', String(step + 1));
+        return next;
+      },
+      { flushSync: true },
+    );
   };
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {

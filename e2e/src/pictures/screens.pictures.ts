@@ -1,0 +1,55 @@
+import { join } from 'node:path';
+import { openBench, settled, signIn, test, type Page } from '../support/test.js';
+
+const FOLDER = join(import.meta.dirname, '../../../docs/screenshots');
+
+const take = async (page: Page, name: string): Promise<void> => {
+  await page.waitForLoadState('networkidle');
+  await page.evaluate(() => document.fonts.ready);
+  await page.screenshot({ path: join(FOLDER, `${name}.png`) });
+};
+
+test('pictures of each screen', async ({ page, running }) => {
+  await page.goto(`${running.url}/sign-in`);
+  await page.getByLabel('E-mail').waitFor();
+  await take(page, 'sign-in');
+  await signIn(page, running.url);
+  await page.getByText('Thursday sparring, third round').waitFor();
+  await take(page, 'footage');
+
+  await openBench(page, 'Lantern Cup, final round');
+  for (let i = 0; i < 4; i++) await page.keyboard.press('ArrowDown');
+  for (let i = 0; i < 2; i++) await page.keyboard.press('Shift+ArrowRight');
+  await settled(page);
+  await page.getByRole('combobox', { name: 'Entry' }).click();
+  await page.keyboard.type('knee');
+  await take(page, 'break-down');
+
+  await page.goto(`${running.url}/clips`);
+  await page.locator('[data-clip]').first().waitFor();
+  await take(page, 'clips');
+
+  await page.goto(`${running.url}/map`);
+  await page.locator('[data-place]').first().waitFor();
+  await take(page, 'map');
+  await page.goto(`${running.url}/map?place=mount/top`);
+  await page
+    .getByRole('complementary')
+    .getByRole('button', { name: /straight armlock to/ })
+    .click();
+  await page.locator('[data-testid=on-the-spot] [data-testid=picture][data-playing=true]').waitFor();
+  await take(page, 'map-place');
+
+  await page.goto(`${running.url}/routes?from=clinch/even&to=any`);
+  await page.getByTestId('route').first().waitFor();
+  await take(page, 'routes');
+  await page.getByRole('link', { name: 'Play it' }).first().click();
+  await page.getByText('step 1 of 5').waitFor();
+  for (let i = 0; i < 4; i++) await page.keyboard.press('ArrowRight');
+  await page.getByText('step 5 of 5').waitFor();
+  await settled(page);
+  await page.waitForFunction(
+    () => Number(document.querySelector('[data-testid=picture]')?.getAttribute('data-frame')) > 440,
+  );
+  await take(page, 'route-played');
+});
