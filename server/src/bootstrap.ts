@@ -46,6 +46,7 @@ export const bootstrap = async (config: Config): Promise<NestExpressApplication>
     logger: nestLogger(log),
     abortOnError: false,
   });
+  app.disable('x-powered-by');
   app.use(
     helmet({
       contentSecurityPolicy: {

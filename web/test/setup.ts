@@ -16,7 +16,11 @@ Object.assign(globalThis, {
   structuredClone: globalThis.structuredClone ?? clone,
 });
 
-if (typeof Element !== 'undefined') Element.prototype.scrollIntoView = () => undefined;
+if (typeof Element !== 'undefined') {
+  Element.prototype.scrollIntoView = () => undefined;
+  HTMLCanvasElement.prototype.getContext = () => null;
+  globalThis.fetch = () => Promise.reject(new TypeError('no network in this test'));
+}
 
 // requests of the interface are relative to its page; here there is no page
 if (typeof Request !== 'undefined') {

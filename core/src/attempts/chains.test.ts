@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
 import { LOGGED, type FOOTAGE } from '../testing/workedExamples.js';
 import { shippedWords } from '../vocabulary/index.js';
 import { courseOf, linkAttempts, type Timed } from './index.js';
@@ -76,5 +77,55 @@ describe('the course of a footage', () => {
     const flat = (who: 'a' | 'b'): number[] =>
       courseOf(timedIn('F1'), who, words).flatMap((r) => r.points.map((p) => p.height));
     expect(flat('b')).toEqual(flat('a').map((h) => 0 - h));
+  });
+});
+
+describe('links in any footage', () => {
+  const anyTimed = fc
+    .array(fc.record({ which: fc.nat(LOGGED.length - 1), start: fc.nat(200), long: fc.integer({ min: 1, max: 20 }) }), {
+      maxLength: 30,
+    })
+    .map((rows) =>
+      rows.map(({ which, start, long }, i): Timed => ({
+        attempt: { ...LOGGED[which]!.attempt, id: `id ${String(i).padStart(3, '0')}`, counterOfId: null },
+        startS: start,
+        commitS: start,
+        endS: start + long,
+      })),
+    );
+
+  test('when attempts are linked, each should follow at most one, never itself, never more than ten seconds later', () => {
+    fc.assert(
+      fc.property(anyTimed, (all) => {
+        const links = linkAttempts(all, words);
+        expect(new Set(links.map((l) => l.to)).size).toBe(links.length);
+        const at = new Map(all.map((t) => [t.attempt.id, t]));
+        for (const link of links) {
+          const [p, q] = [at.get(link.from)!, at.get(link.to)!];
+          expect(link.from).not.toBe(link.to);
+          expect(p.startS).toBeLessThan(q.startS);
+          expect(q.startS - p.endS).toBeLessThanOrEqual(10);
+          expect((p.startS + p.endS) / 2).toBeLessThanOrEqual(q.startS);
+        }
+        expect(
+          linkAttempts([...all].reverse(), words)
+            .map((l) => `${l.from} ${l.to} ${l.kind}`)
+            .sort(),
+        ).toEqual(links.map((l) => `${l.from} ${l.to} ${l.kind}`).sort());
+      }),
+      { numRuns: 200 },
+    );
+  });
+
+  test('when a course is drawn, every stretch should have points, and heights stay between the edges', () => {
+    fc.assert(
+      fc.property(anyTimed, (all) => {
+        for (const run of courseOf(all, 'a', words)) {
+          expect(run.points.length).toBeGreaterThan(0);
+          for (const point of run.points) expect(Math.abs(point.height)).toBeLessThanOrEqual(5);
+        }
+      }),
+      { numRuns: 100 },
+    );
   });
 });

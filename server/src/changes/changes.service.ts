@@ -1,5 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { Sequelize } from 'sequelize';
+import { Sequelize, UniqueConstraintError } from 'sequelize';
 import type { Session } from '../accounts/session.js';
 import type { Entity, Models } from '../database/models.js';
 import { MODELS } from '../database/tokens.js';
@@ -11,6 +11,9 @@ const UNDO_DEPTH = 10;
 /** Rows whose change is a change of the attempt above them. */
 const BELOW_ATTEMPT: readonly Entity[] = ['control', 'reaction', 'reason'];
 const DEADLOCK_TRIES = 3;
+/** Taking footage in is not taken back by a key pressed once too often: everything that was done in it would go with it. */
+const isTakingIn = ({ entity, field }: Edit['changes'][number]): boolean =>
+  ['file', 'footage'].includes(entity) && field === '*';
 
 /** The only way rows of an academy are changed: an edit with an id made by the client, in one transaction, kept as change records. */
 @Injectable()
@@ -21,11 +24,21 @@ export class ChangesService {
   ) {}
 
   /** Runs an edit. One that was done before (same id) is not done again: what it touched then is the answer. */
-  async edit(session: Session, editId: string, write: (edit: Edit) => Promise<void>): Promise<Touched> {
+  edit(session: Session, editId: string, write: (edit: Edit) => Promise<void>): Promise<Touched> {
+    return this.patiently(session, editId, () => this.once(session, editId, null, write));
+  }
+
+  /** Runs a transaction again after a deadlock. A key that is there already means the same edit won the race, or an id in use for something else. */
+  private async patiently(session: Session, editId: string, run: () => Promise<Touched>): Promise<Touched> {
     for (let tries = 1; ; tries++) {
       try {
-        return await this.once(session, editId, null, write);
+        return await run();
       } catch (error) {
+        if (error instanceof UniqueConstraintError) {
+          const done = await this.repeat(session, editId);
+          if (done) return done;
+          throw new Refused({ code: 'id-taken', facts: {} });
+        }
         const code = (error as { parent?: { code?: string } }).parent?.code;
         if (code !== 'ER_LOCK_DEADLOCK' || tries === DEADLOCK_TRIES) throw error;
       }
@@ -111,7 +124,8 @@ export class ChangesService {
     if (!target && !already) throw new Refused({ code: 'nothing-to-undo', facts: {} });
     const targetId = (already?.get('undoesId') ?? target?.get('id')) as string;
     const records = await this.recordsOf(session, targetId);
-    return this.once(session, editId, targetId, async (edit) => {
+    if (records.some(isTakingIn)) throw new Refused({ code: 'nothing-to-undo', facts: {} });
+    const takeBack = async (edit: Edit): Promise<void> => {
       const bumped = new Set<string>();
       for (const record of [...records].reverse()) {
         await edit.revert(record);
@@ -123,6 +137,7 @@ export class ChangesService {
         { undoneAt: edit.now },
         { where: { academyId: session.academyId, id: targetId }, transaction: edit.transaction },
       );
-    });
+    };
+    return this.patiently(session, editId, () => this.once(session, editId, targetId, takeBack));
   }
 }

@@ -85,7 +85,7 @@ export class DemoService {
       tokenHash: '',
     };
     for (const file of academy.files)
-      await this.media.takeIn(session.academyId, file.id, file.path, createReadStream(join(folder, file.path)));
+      await this.media.takeIn(session, file.id, file.path, createReadStream(join(folder, file.path)));
     for (const footage of academy.footage) await this.footage.create(session, checked(newFootage, footage));
     for (const clip of academy.clips) await this.clips.create(session, checked(newClip, clip));
   }

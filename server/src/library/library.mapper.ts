@@ -22,6 +22,8 @@ export const toFile = (row: Row): MediaFile => ({
   ...pick<MediaFile>(row, 'id', 'name', 'mime', 'sha256', 'frames', 'width', 'height', 'timeBaseNum', 'timeBaseDen'),
   sizeBytes: Number(row['sizeBytes']),
 });
+export const fromFile = (file: MediaFile): Row =>
+  pick({ ...file }, 'name', 'mime', 'sizeBytes', 'sha256', 'frames', 'width', 'height', 'timeBaseNum', 'timeBaseDen');
 export const toFootage = (row: Row): Footage =>
   pick(
     row,

@@ -29,7 +29,7 @@ export class MediaController {
     @Query('name') name: unknown,
     @Req() request: Request,
   ): Promise<MediaFile> {
-    return this.media.takeIn(session.academyId, checked(idParam.label('id'), id), checked(fileName, name), request);
+    return this.media.takeIn(session, checked(idParam.label('id'), id), checked(fileName, name), request);
   }
 
   @Get(':id/media')

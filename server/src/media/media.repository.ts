@@ -13,16 +13,4 @@ export class MediaRepository {
     const row = await this.models.file.findOne({ where: { academyId: academy, id, deletedAt: null } });
     return row ? toFile(row.get({ plain: true })) : undefined;
   }
-
-  async create(academy: AcademyId, file: MediaFile): Promise<void> {
-    const now = new Date();
-    await this.models.file.create({
-      academyId: academy,
-      version: 1,
-      createdAt: now,
-      changedAt: now,
-      deletedAt: null,
-      ...file,
-    });
-  }
 }

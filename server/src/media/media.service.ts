@@ -9,10 +9,14 @@ import {
   type MediaFile,
   type TimeTable,
 } from '@odograph/core';
+import type { Session } from '../accounts/session.js';
+import { ChangesService } from '../changes/changes.service.js';
 import type { AcademyId } from '../database/academyId.js';
+import pLimit from 'p-limit';
 import { Refused, notFound } from '../errors/refused.js';
+import { fromFile } from '../library/library.mapper.js';
 import { MediaRepository } from './media.repository.js';
-import { MediaStore } from './mediaStore.js';
+import { MediaStore, type Received } from './mediaStore.js';
 import { probe } from './probe.js';
 import { Stills } from './stills.js';
 
@@ -30,10 +34,13 @@ export class FrameTimes {
 
 @Injectable()
 export class MediaService {
+  private readonly settling = pLimit(1);
+
   constructor(
     @Inject(MediaStore) private readonly store: MediaStore,
     @Inject(MediaRepository) private readonly files: MediaRepository,
     @Inject(Stills) private readonly stills: Stills,
+    @Inject(ChangesService) private readonly changes: ChangesService,
   ) {}
 
   async require(academy: AcademyId, id: string): Promise<MediaFile> {
@@ -43,31 +50,35 @@ export class MediaService {
   }
 
   /** Takes a file in: whole on the disk and read through before it counts. The same id with the same bytes again is the same file. */
-  async takeIn(academy: AcademyId, id: string, name: string, body: Readable): Promise<MediaFile> {
+  async takeIn(session: Session, id: string, name: string, body: Readable): Promise<MediaFile> {
+    const academy = session.academyId;
     const received = await this.store.receive(body);
     try {
-      const known = await this.files.file(academy, id);
-      if (known) {
-        if (known.sha256 !== received.sha256) throw new Refused({ code: 'id-taken', facts: {} });
-        return known;
-      }
+      const known = await this.alreadyHere(academy, id, received);
+      if (known) return known;
       const read = await probe(received.path);
       if (!read.ok) throw new Refused({ code: 'not-video', facts: { why: read.why } });
       const { ticks, ...rest } = read.probed;
-      const file: MediaFile = {
-        id,
-        name,
-        sizeBytes: received.sizeBytes,
-        sha256: received.sha256,
-        frames: ticks.length,
-        ...rest,
-      };
-      await this.store.keep(academy, id, received, ticks);
-      await this.files.create(academy, file);
-      return file;
+      const { sizeBytes, sha256 } = received;
+      const file: MediaFile = { id, name, sizeBytes, sha256, frames: ticks.length, ...rest };
+      // one after the other: two that arrive under one id at the same time must not both be put in its place
+      return await this.settling(async () => {
+        const meanwhile = await this.alreadyHere(academy, id, received);
+        if (meanwhile) return meanwhile;
+        await this.store.keep(academy, id, received, ticks);
+        // an edit like any other, under the file's own id: who took it in, and when, is on record
+        await this.changes.edit(session, id, (edit) => edit.create('file', id, fromFile(file)));
+        return file;
+      });
     } finally {
       await this.store.discard(received);
     }
+  }
+
+  private async alreadyHere(academy: AcademyId, id: string, received: Received): Promise<MediaFile | undefined> {
+    const known = await this.files.file(academy, id);
+    if (known && known.sha256 !== received.sha256) throw new Refused({ code: 'id-taken', facts: {} });
+    return known;
   }
 
   async frameTimes(academy: AcademyId, fileId: string): Promise<FrameTimes> {

@@ -129,6 +129,22 @@ describe('media', () => {
     });
   });
 
+  test('when the same file arrives under one id twice at once, it should be one; of two others, one', async () => {
+    const id = newId();
+    const twice = await Promise.all([take('x.mp4', video, id), take('x.mp4', video, id)]);
+    expect(twice.map((a) => a.status)).toEqual([200, 200]);
+    const other = newId();
+    const answers = await Promise.all([
+      take('x.mp4', video, other),
+      take('y.mp4', await demoVideo('thursday-round'), other),
+    ]);
+    expect(answers.map((a) => a.status).sort()).toEqual([200, 409]);
+    const kept = answers.find((a) => a.status === 200)!.body as MediaFile;
+    expect(await deltasOf(other)).toHaveLength(kept.frames);
+    const bytes = Buffer.from(await (await coach.raw(`/api/files/${other}/media`)).arrayBuffer());
+    expect(bytes).toHaveLength(kept.sizeBytes);
+  });
+
   test('when the id or the name is wrong, the field should be named', async () => {
     expect((await take('x.mp4', video, 'not-an-id')).body).toMatchObject({
       code: 'invalid',

@@ -1,5 +1,5 @@
 import { chakra } from '@chakra-ui/react';
-import { useState, type KeyboardEvent } from 'react';
+import { useRef, useState, type KeyboardEvent } from 'react';
 import { BENCH_TEXT as T } from './bench.text.js';
 
 const Line = chakra('input', {
@@ -25,11 +25,17 @@ type Props = { readonly note: string; readonly onSave: (note: string) => void; r
 /** A cue or a note in the coach's own words; kept when the field is left. */
 export const NoteField = ({ note, onSave, onNext }: Props): React.JSX.Element => {
   const [text, setText] = useState(note);
+  const kept = useRef(note);
   const save = (): void => {
-    if (text !== note) onSave(text);
+    if (text === kept.current) return;
+    kept.current = text;
+    onSave(text);
   };
   const onKeyDown = (event: KeyboardEvent): void => {
-    if (event.key === 'Enter') onNext();
+    if (event.key === 'Enter') {
+      save();
+      onNext();
+    }
     if (event.key === 'Escape' && text !== note) {
       event.stopPropagation();
       setText(note);

@@ -1,6 +1,7 @@
 import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals';
 import { configureStore } from '@reduxjs/toolkit';
-import type { Attempt, Clip, Library } from '@odograph/core';
+import type { Attempt, Library } from '@odograph/core';
+import { attemptWith, clipOn, libraryWith } from '../../../test/library.js';
 import { editsListener } from './edits.listener.js';
 import { requestOf, withPending, type PendingEdit } from './edits.js';
 import { editQueued, editsSlice } from './edits.slice.js';
@@ -9,53 +10,11 @@ import { selectLibrary, selectRefused, selectStatus } from './library.selectors.
 import { mergeChanged } from './merge.js';
 import { serverApi } from './server.api.js';
 
-const attempt = (id: string, more: Partial<Attempt> = {}): Attempt => ({
-  id,
-  version: 1,
-  footageId: 'f',
-  angleId: 'g',
-  subject: 'a',
-  state: null,
-  lead: null,
-  action: null,
-  intent: 'own',
-  result: null,
-  depth: null,
-  finish: null,
-  resisted: null,
-  shownAs: 'right',
-  parentId: null,
-  series: 1,
-  counterOfId: null,
-  start: { frame: 0, pts: 0 },
-  commit: null,
-  end: { frame: 9, pts: 9 },
-  controls: [],
-  reactions: [],
-  reasons: [],
-  ...more,
-});
-const clip = (id: string, attemptId: string): Clip => ({
-  id,
-  version: 1,
-  attemptId,
-  angleId: 'g',
-  in: { frame: 0, pts: 0 },
-  out: { frame: 9, pts: 9 },
-  note: '',
-});
 const library: Library = {
-  format: 'odograph-library',
-  formatVersion: 1,
-  academy: { id: 'x', name: 'x', timeZone: 'UTC' },
-  wordChanges: [],
-  persons: [],
-  files: [],
-  footage: [],
-  angles: [],
-  attempts: [attempt('1'), attempt('2')],
-  clips: [clip('c1', '1'), clip('c2', '1'), clip('c3', '2')],
+  ...libraryWith([attemptWith('1'), attemptWith('2')]),
+  clips: [clipOn(attemptWith('1'), 'c1'), clipOn(attemptWith('1'), 'c2'), clipOn(attemptWith('2'), 'c3')],
 };
+const attempt = attemptWith;
 const say = (editId: string, changes: { action?: string; depth?: number }, id = '1'): PendingEdit => ({
   kind: 'attempt',
   editId,

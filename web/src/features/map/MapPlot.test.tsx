@@ -1,0 +1,108 @@
+/** @jest-environment jsdom */
+import { afterEach, describe, expect, jest, test } from '@jest/globals';
+import { configureStore } from '@reduxjs/toolkit';
+import { buildHeights, buildLines, loggedOf, shippedWords, type PlaceId } from '@odograph/core';
+import { cleanup, fireEvent, render, screen } from '@testing-library/react';
+import { Provider } from 'react-redux';
+import { attemptWith, libraryWith } from '../../../test/library.js';
+import { editsSlice, serverApi } from '../library/index.js';
+import { MapPlot } from './MapPlot.js';
+
+const library = libraryWith([
+  attemptWith('1', {
+    state: { position: 'half-guard', role: 'top' },
+    action: 'knee-through',
+    result: 'success',
+    finish: { kind: 'state', position: 'side-control', role: 'top' },
+  }),
+  attemptWith('2', { state: { position: 'half-guard', role: 'top' }, action: 'knee-through', result: 'failed' }),
+  attemptWith('3', {
+    state: { position: 'side-control', role: 'top' },
+    action: 'double-wrist-lock',
+    result: 'success',
+    finish: { kind: 'submission', submission: 'double-wrist-lock', won: true },
+  }),
+]);
+const { lines, ...totals } = buildLines(loggedOf(library), shippedWords());
+const picture = {
+  revision: 1,
+  lines,
+  totals,
+  heights: Object.fromEntries(buildHeights(loggedOf(library), shippedWords())),
+};
+const places = [...new Set(lines.flatMap((l) => [l.from, l.to]))];
+
+const show = (place?: PlaceId) => {
+  const store = configureStore({
+    reducer: { server: serverApi.reducer, edits: editsSlice.reducer },
+    middleware: (all) => all().concat(serverApi.middleware),
+  });
+  const on = {
+    pick: jest.fn<(place: PlaceId, isTarget: boolean) => void>(),
+    line: jest.fn<(line: { id: string }) => void>(),
+  };
+  render(
+    <Provider store={store}>
+      <MapPlot
+        picture={picture}
+        places={places}
+        lines={lines}
+        place={place}
+        target={undefined}
+        inHand={undefined}
+        width={900}
+        height={600}
+        onPick={on.pick}
+        onLine={on.line}
+      />
+    </Provider>,
+  );
+  return on;
+};
+const yOf = (name: string): number =>
+  Number(
+    screen
+      .getByRole('button', { name })
+      .querySelector('ellipse, rect')!
+      .getAttribute(name.includes('won') ? 'y' : 'cy'),
+  );
+
+describe('the map as a picture', () => {
+  afterEach(cleanup);
+
+  test('when places are drawn, a better one should lie higher, and a submission won at the top', () => {
+    show();
+    expect(yOf('side control, top')).toBeLessThan(yOf('half guard, top'));
+    expect(yOf('double wrist lock won')).toBeLessThan(yOf('side control, top'));
+    expect(screen.getByText('better ↑')).toBeTruthy();
+    expect(screen.getByText('half guard')).toBeTruthy();
+  });
+
+  test('when a line is looked at, attempts, successes and interval should be said', () => {
+    show('half-guard/top' as PlaceId);
+    expect(screen.getAllByText('worked 1 of 2, 9–91 %').length).toBeGreaterThan(0);
+    const title = [...document.querySelectorAll('title')]
+      .map((t) => t.textContent)
+      .find((t) => t?.includes('→ side control'))!;
+    expect(title).toBe('knee-through pass: half guard, top → side control, top. seen 2, ended here 1, worked 1');
+  });
+
+  test('when a place is picked by key, it should be the place; with shift, where it should lead', () => {
+    const { pick } = show();
+    const place = screen.getByRole('button', { name: 'half guard, top' });
+    fireEvent.keyDown(place, { key: 'Enter' });
+    fireEvent.keyDown(place, { key: ' ', shiftKey: true });
+    fireEvent.keyDown(place, { key: 'x' });
+    expect(pick.mock.calls).toEqual([
+      ['half-guard/top', false],
+      ['half-guard/top', true],
+    ]);
+  });
+
+  test('when a line is clicked, its clips should be asked for', () => {
+    const { line } = show();
+    const drawn = document.querySelector(`[data-line="${lines.find((l) => l.to === 'side-control/top')!.id}"]`)!;
+    fireEvent.click(drawn);
+    expect(line).toHaveBeenCalledWith(expect.objectContaining({ action: 'knee-through', to: 'side-control/top' }));
+  });
+});

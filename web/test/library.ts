@@ -1,0 +1,97 @@
+import type { Angle, Attempt, Clip, Footage, Library, MediaFile, Person } from '@odograph/core';
+
+/** A small library for tests of the interface: one footage of two athletes, with the attempts that are given, a clip on each. */
+export const attemptWith = (id: string, more: Partial<Attempt> = {}): Attempt => ({
+  id,
+  version: 1,
+  footageId: 'footage',
+  angleId: 'angle',
+  subject: 'a',
+  state: null,
+  lead: null,
+  action: null,
+  intent: 'own',
+  result: null,
+  depth: null,
+  finish: null,
+  resisted: null,
+  shownAs: 'right',
+  parentId: null,
+  series: 1,
+  counterOfId: null,
+  start: { frame: 0, pts: 0 },
+  commit: null,
+  end: { frame: 9, pts: 9 },
+  controls: [],
+  reactions: [],
+  reasons: [],
+  ...more,
+});
+
+export const clipOn = (attempt: Attempt, id = `clip ${attempt.id}`): Clip => ({
+  id,
+  version: 1,
+  attemptId: attempt.id,
+  angleId: attempt.angleId,
+  in: attempt.start,
+  out: attempt.end,
+  note: '',
+});
+
+const footage: Footage = {
+  id: 'footage',
+  version: 1,
+  title: 'A round',
+  setting: 'training',
+  logged: 'throughout',
+  live: true,
+  gi: true,
+  counted: true,
+  date: '2031-05-24',
+  athleteA: 'orla',
+  athleteB: 'sten',
+  kitA: 'white jacket',
+  kitB: 'blue jacket',
+};
+const angle: Angle = {
+  id: 'angle',
+  version: 1,
+  footageId: 'footage',
+  fileId: 'file',
+  fromFrame: 0,
+  toFrame: 100,
+  fromPts: 0,
+  toPts: 100,
+  offsetMs: 0,
+  rate: 1,
+  kind: 'live',
+};
+const file: MediaFile = {
+  id: 'file',
+  name: 'round.mp4',
+  mime: 'video/mp4',
+  sizeBytes: 1,
+  sha256: '',
+  frames: 100,
+  width: 640,
+  height: 360,
+  timeBaseNum: 1,
+  timeBaseDen: 25,
+};
+const persons: readonly Person[] = [
+  { id: 'orla', version: 1, name: 'Orla Venn' },
+  { id: 'sten', version: 1, name: 'Sten Abara' },
+];
+
+export const libraryWith = (attempts: readonly Attempt[]): Library => ({
+  format: 'odograph-library',
+  formatVersion: 1,
+  academy: { id: 'academy', name: 'A room', timeZone: 'UTC' },
+  wordChanges: [],
+  persons,
+  files: [file],
+  footage: [footage],
+  angles: [angle],
+  attempts,
+  clips: attempts.map((a) => clipOn(a)),
+});
