@@ -43,6 +43,7 @@ const web = common('web');
 export default {
   // as many as there are cores here: the tests wait for databases and ffmpeg more than they compute
   maxWorkers: 2,
+  testTimeout: 60_000,
   projects: [
     common('core'),
     common('demo'),
@@ -50,7 +51,6 @@ export default {
       ...server,
       globalSetup: folder('scripts/testDatabase.mjs'),
       globalTeardown: folder('scripts/testDatabaseEnd.mjs'),
-      testTimeout: 30_000,
       transform: {
         ...server.transform,
         '\\.ts$': typescript({ legacyDecorator: true, decoratorMetadata: true, useDefineForClassFields: false }),

@@ -1,30 +1,25 @@
-import type { Angle, Attempt, Clip, Footage, Library, MediaFile, Person } from '@odograph/core';
+import {
+  draftAttempt,
+  type Angle,
+  type Attempt,
+  type Clip,
+  type Footage,
+  type Library,
+  type MediaFile,
+  type Person,
+} from '@odograph/core';
 
 /** A small library for tests of the interface: one footage of two athletes, with the attempts that are given, a clip on each. */
 export const attemptWith = (id: string, more: Partial<Attempt> = {}): Attempt => ({
-  id,
+  ...draftAttempt({
+    id,
+    footageId: 'footage',
+    angleId: 'angle',
+    subject: 'a',
+    start: { frame: 0, pts: 0 },
+    end: { frame: 9, pts: 9 },
+  }),
   version: 1,
-  footageId: 'footage',
-  angleId: 'angle',
-  subject: 'a',
-  state: null,
-  lead: null,
-  action: null,
-  intent: 'own',
-  result: null,
-  depth: null,
-  finish: null,
-  resisted: null,
-  shownAs: 'right',
-  parentId: null,
-  series: 1,
-  counterOfId: null,
-  start: { frame: 0, pts: 0 },
-  commit: null,
-  end: { frame: 9, pts: 9 },
-  controls: [],
-  reactions: [],
-  reasons: [],
   ...more,
 });
 

@@ -26,3 +26,5 @@ export { controlKey, normaliseSides, otherSide } from './sides.js';
 export { RESULT_WORDS, depthWord, sayAttempt, sayControl, type SaidPart } from './sentence.js';
 export { readControls } from './readControl.js';
 export { courseOf, linkAttempts, type CoursePoint, type CourseRun, type Link, type Timed } from './chains.js';
+export { draftAttempt } from './draft.js';
+export { attemptCautions } from './cautions.js';

@@ -3,8 +3,10 @@ import {
   RESETS,
   RESULTS,
   SETTINGS,
+  type Attempt,
   type Control,
   type Finish,
+  type Footage,
   type Instant,
   type ReactionUse,
   type ReasonUse,
@@ -85,22 +87,20 @@ const reason = Joi.object<ReasonUse, true>({
 });
 
 /** What can be said of an attempt; everything is optional but whose action it is. */
-export type AttemptFields = {
-  readonly subject: Subject;
-  readonly state: State | null;
-  readonly lead: Side | null;
-  readonly action: string | null;
-  readonly intent: 'own' | 'bait';
-  readonly result: Result | null;
-  readonly depth: number | null;
-  readonly finish: Finish | null;
-  readonly startFrame: number;
-  readonly commitFrame: number | null;
-  readonly endFrame: number;
-  readonly controls: readonly Control[];
-  readonly reactions: readonly ReactionUse[];
-  readonly reasons: readonly ReasonUse[];
-};
+export type AttemptFields = Pick<
+  Attempt,
+  | 'subject'
+  | 'state'
+  | 'lead'
+  | 'action'
+  | 'intent'
+  | 'result'
+  | 'depth'
+  | 'finish'
+  | 'controls'
+  | 'reactions'
+  | 'reasons'
+> & { readonly startFrame: number; readonly commitFrame: number | null; readonly endFrame: number };
 
 const attemptFields = {
   subject: Joi.string<Subject>().valid('a', 'b'),
@@ -179,17 +179,10 @@ export const removal = Joi.object<Removal, true>({ editId: id().required(), base
 export type Undo = { readonly editId: string };
 export const undo = Joi.object<Undo, true>({ editId: id().required() });
 
-export type FootageFields = {
-  readonly title: string;
-  readonly setting: Setting;
-  readonly logged: 'throughout' | 'picked';
-  readonly live: boolean;
-  readonly gi: boolean;
-  readonly counted: boolean;
-  readonly date: string | null;
-  readonly kitA: string;
-  readonly kitB: string;
-};
+export type FootageFields = Pick<
+  Footage,
+  'title' | 'setting' | 'logged' | 'live' | 'gi' | 'counted' | 'date' | 'kitA' | 'kitB'
+>;
 const calendarDay = (): Joi.StringSchema =>
   Joi.string()
     .pattern(/^\d{4}-\d{2}-\d{2}$/)

@@ -1,4 +1,4 @@
-import type { Attempt, Finish, Footage, State } from '../attempts/index.js';
+import { draftAttempt, type Attempt, type Finish, type Footage, type State } from '../attempts/index.js';
 import type { Logged } from '../map/index.js';
 import type { Role } from '../vocabulary/index.js';
 
@@ -52,29 +52,20 @@ export type Told = {
 };
 
 export const attemptOf = (t: Told): Attempt => ({
-  id: t.id,
+  ...draftAttempt({
+    id: t.id,
+    footageId: t.in,
+    angleId: `${t.in} angle`,
+    subject: t.by,
+    start: at(t.at[0]),
+    end: at(t.at[2]),
+  }),
   version: 1,
-  footageId: t.in,
-  angleId: `${t.in} angle`,
-  subject: t.by,
   state: stateOf(t.from),
-  lead: null,
   action: t.action,
-  intent: 'own',
   result: t.result,
-  depth: null,
   finish: finishOf(t.to),
-  resisted: null,
-  shownAs: 'right',
-  parentId: null,
-  series: 1,
-  counterOfId: null,
-  start: at(t.at[0]),
   commit: at(t.at[1]),
-  end: at(t.at[2]),
-  controls: [],
-  reactions: [],
-  reasons: [],
   ...t.more,
 });
 

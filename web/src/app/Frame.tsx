@@ -87,6 +87,10 @@ export const Frame = (): React.JSX.Element => {
   const { pathname } = useLocation();
   const isDark = DARK.some((start) => pathname.startsWith(start));
   useLayoutEffect(() => {
+    const screen = SCREENS.find((s) => pathname.startsWith(s.to));
+    document.title = screen ? `${screen.name} – Odograph` : 'Odograph';
+  }, [pathname]);
+  useLayoutEffect(() => {
     document.documentElement.dataset['room'] = isDark ? 'dark' : 'paper';
   }, [isDark]);
   return (

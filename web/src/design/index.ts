@@ -7,3 +7,4 @@ export { CautionNote } from './CautionNote.js';
 export { Sentence } from './Sentence.js';
 export { useSize, type Size } from './useSize.js';
 export { Choice } from './Choice.js';
+export { PickRow } from './PickRow.js';

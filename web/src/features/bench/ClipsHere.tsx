@@ -1,7 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import { timecode, type TimeTable } from '@odograph/core';
 import { useEffect, useRef } from 'react';
-import { Heading, Mono, ResultMark, Sentence } from '../../design/index.js';
+import { Heading, Mono, PickRow, ResultMark, Sentence } from '../../design/index.js';
 import type { ClipView } from '../library/index.js';
 import { BENCH_TEXT as T } from './bench.text.js';
 import type { OnBench } from './useBenchClips.js';
@@ -29,40 +29,24 @@ const Row = ({
     if (isSelected) row.current?.scrollIntoView({ block: 'nearest' });
   }, [isSelected]);
   return (
-    <Box as="li" borderBottomWidth="1px">
-      <Box
-        asChild
-        display="block"
-        width="100%"
-        textAlign="left"
-        paddingInline="4"
-        paddingBlock="2"
-        cursor="pointer"
-        borderLeftWidth="3px"
-        borderColor={isSelected ? 'inHand' : 'transparent'}
-        background={isSelected ? 'inHandSoft' : 'transparent'}
-        _hover={{ background: isSelected ? 'inHandSoft' : 'raised' }}
-      >
-        <button ref={row} type="button" onClick={onSelect} aria-current={isSelected}>
-          <Mono fontSize="13px" color="inkSoft" display="flex" gap="2">
-            {timecode(table, view.clip.in.frame)}
-            {view.attempt.result && (
-              <Box as="span" color="ink">
-                <ResultMark result={view.attempt.result} />
-              </Box>
-            )}
-            {view.missing.length > 0 && (
-              <Box as="span" fontFamily="heading" fontSize="14px" color="ink">
-                draft: {view.missing.map((part) => T.missing[part]).join(', ')} not said
-              </Box>
-            )}
-          </Mono>
-          <Box fontSize="15px" lineHeight="1.35">
-            <Sentence said={view.said} subject={view.attempt.subject} />
+    <PickRow ref={row} isPicked={isSelected} onPick={onSelect} says="current" inset="4">
+      <Mono fontSize="13px" color="inkSoft" display="flex" gap="2">
+        {timecode(table, view.clip.in.frame)}
+        {view.attempt.result && (
+          <Box as="span" color="ink">
+            <ResultMark result={view.attempt.result} />
           </Box>
-        </button>
+        )}
+        {view.missing.length > 0 && (
+          <Box as="span" fontFamily="heading" fontSize="14px" color="ink">
+            draft: {view.missing.map((part) => T.missing[part]).join(', ')} not said
+          </Box>
+        )}
+      </Mono>
+      <Box fontSize="15px" lineHeight="1.35">
+        <Sentence said={view.said} subject={view.attempt.subject} />
       </Box>
-    </Box>
+    </PickRow>
   );
 };
 

@@ -1,7 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import {
   RESULT_WORDS,
-  cautionsOf,
+  attemptCautions,
   depthChoices,
   depthWord,
   entryChoices,
@@ -111,10 +111,7 @@ export const Phrase = ({ view, before, isFresh, onLeave }: Props): React.JSX.Ele
   const does = words.action(attempt.action ?? '')?.does;
   const own = attempt.controls.filter((c) => c.holder === 'subject');
   const theirs = attempt.controls.filter((c) => c.holder === 'opponent');
-  const cautions = cautionsOf(words, {
-    action: attempt.action,
-    submission: end?.finish.kind === 'submission' ? end.finish.submission : null,
-  });
+  const cautions = attemptCautions({ action: attempt.action, finish: end?.finish ?? null }, words);
   const soft = (text: string): React.JSX.Element => (
     <Box as="span" color="inkSoft">
       {text}

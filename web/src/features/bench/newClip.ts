@@ -1,4 +1,4 @@
-import { ptsOf, type Attempt, type Clip, type Instant, type Subject, type TimeTable } from '@odograph/core';
+import { draftAttempt, ptsOf, type Clip, type Instant, type Subject, type TimeTable } from '@odograph/core';
 import { v7 as newId } from 'uuid';
 import type { PendingEdit } from '../library/index.js';
 
@@ -18,31 +18,7 @@ export const newClipEdit = (of: {
     attemptId = newId(),
     clipId = newId();
   const [start, end] = [instantAt(table, inFrame), instantAt(table, outFrame)];
-  const attempt: Attempt = {
-    id: attemptId,
-    version: 0,
-    footageId,
-    angleId,
-    subject,
-    state: null,
-    lead: null,
-    action: null,
-    intent: 'own',
-    result: null,
-    depth: null,
-    finish: null,
-    resisted: null,
-    shownAs: 'right',
-    parentId: null,
-    series: 1,
-    counterOfId: null,
-    start,
-    commit: null,
-    end,
-    controls: [],
-    reactions: [],
-    reasons: [],
-  };
+  const attempt = draftAttempt({ id: attemptId, footageId, angleId, subject, start, end });
   const clip: Clip = { id: clipId, version: 0, attemptId, angleId, in: start, out: end, note: '' };
   return {
     kind: 'new clip',

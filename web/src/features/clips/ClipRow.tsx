@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { cautionsOf, defaultHeight, type PlaceId, type Words } from '@odograph/core';
+import { attemptCautions, defaultHeight, type PlaceId, type Words } from '@odograph/core';
 import { Link } from 'react-router';
 import { CautionNote, IntervalBand, Mono, ResultMark, Sentence, evidenceText } from '../../design/index.js';
 import { useWords, type ClipView } from '../library/index.js';
@@ -55,10 +55,7 @@ export const ClipRow = ({ view, line, isComputed }: Props): React.JSX.Element =>
   const words = useWords();
   const { clip, attempt, footage, file } = view;
   const code = useTimecode(file.id, clip.in.frame);
-  const cautions = cautionsOf(words, {
-    action: attempt.action,
-    submission: attempt.finish?.kind === 'submission' ? attempt.finish.submission : null,
-  });
+  const cautions = attemptCautions(attempt, words);
   const to = `/break-down/${footage.id}?clip=${clip.id}`;
   return (
     <Box

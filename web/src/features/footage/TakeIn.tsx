@@ -23,13 +23,14 @@ export const TakeIn = ({ file, onDone }: { readonly file: File; readonly onDone:
   const { persons } = useLibrary();
   const navigate = useNavigate();
   useEffect(() => {
-    let isHere = true;
-    void upload(ids.file, file, (part) => isHere && setProgress({ part, result: null })).then(
-      (result) => isHere && setProgress({ part: 1, result }),
-    );
-    return () => {
-      isHere = false;
+    const leaving = new AbortController();
+    const hear = (heard: Progress): void => {
+      if (!leaving.signal.aborted) setProgress(heard);
     };
+    void upload(ids.file, file, (part) => hear({ part, result: null }), leaving.signal).then((result) =>
+      hear({ part: 1, result }),
+    );
+    return () => leaving.abort();
   }, [ids, file]);
   const { result } = progress;
   const keep = async (sheet: Sheet): Promise<void> => {

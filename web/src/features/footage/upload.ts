@@ -13,8 +13,16 @@ const readAnswer = (text: string): unknown => {
   }
 };
 
-/** Sends a file under an id; `onPart` hears which part of it (0–1) has gone. The same id with the same file again is the same file. */
-export const upload = (id: string, file: File, onPart: (part: number) => void): Promise<UploadResult> =>
+/**
+ * Sends a file under an id; `onPart` hears which part of it (0–1) has gone. The same id with the same file again is the same file.
+ * Ended by `signal`, it never answers.
+ */
+export const upload = (
+  id: string,
+  file: File,
+  onPart: (part: number) => void,
+  signal: AbortSignal,
+): Promise<UploadResult> =>
   new Promise((resolve) => {
     const request = new XMLHttpRequest();
     request.open('PUT', `/api/files/${id}?name=${encodeURIComponent(file.name)}`);
@@ -35,5 +43,6 @@ export const upload = (id: string, file: File, onPart: (part: number) => void): 
           why: answer ? refusalText(answer as ErrorBody) : 'The server could not take it in. Try again.',
         });
     });
+    signal.addEventListener('abort', () => request.abort());
     request.send(file);
   });

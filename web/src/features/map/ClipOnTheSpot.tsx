@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { cautionsOf } from '@odograph/core';
+import { attemptCautions } from '@odograph/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { Action, CautionNote, Sentence } from '../../design/index.js';
@@ -34,10 +34,7 @@ export const ClipOnTheSpot = ({ clips }: { readonly clips: readonly ClipView[] }
   const [at, setAt] = useState(0);
   const view = clips[Math.min(at, clips.length - 1)];
   if (!view) return null;
-  const cautions = cautionsOf(words, {
-    action: view.attempt.action,
-    submission: view.attempt.finish?.kind === 'submission' ? view.attempt.finish.submission : null,
-  });
+  const cautions = attemptCautions(view.attempt, words);
   return (
     <Box data-testid="on-the-spot" marginBottom="4">
       <Playing key={view.clip.id} view={view} />

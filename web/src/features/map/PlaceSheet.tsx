@@ -1,7 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { placeName, type PlaceId } from '@odograph/core';
 import { Link } from 'react-router';
-import { Action, Heading, IntervalBand, Subheading, evidenceText } from '../../design/index.js';
+import { Action, evidenceText, Heading, IntervalBand, PickRow, Subheading } from '../../design/index.js';
 import { useClipViews, useWords } from '../library/index.js';
 import type { MapLine, MapPicture } from '../../workers/map.protocol.js';
 import { clipsBehind } from './clipsBehind.js';
@@ -21,36 +21,20 @@ const LineRow = ({
 }): React.JSX.Element => {
   const words = useWords();
   return (
-    <Box as="li" borderBottomWidth="1px">
-      <Box
-        asChild
-        display="block"
-        width="100%"
-        textAlign="left"
-        paddingBlock="2"
-        paddingInline="2"
-        cursor="pointer"
-        borderLeftWidth="3px"
-        borderColor={isInHand ? 'inHand' : 'transparent'}
-        background={isInHand ? 'inHandSoft' : 'transparent'}
-        _hover={{ background: 'raised' }}
-      >
-        <button type="button" onClick={onLine} aria-pressed={isInHand}>
-          <Box lineHeight="1.3">
-            <strong>{words.name('action', line.action)}</strong>
-            {line.bait && ' (bait)'}
-            <Box as="span" color="inkSoft">
-              {end === line.to ? ' to ' : ' from '}
-            </Box>
-            {placeName(end, words)}
-          </Box>
-          <Flex fontSize="13px" color="inkSoft" alignItems="center" gap="3" justifyContent="space-between">
-            <span>{evidenceText(line)}</span>
-            <IntervalBand interval={line.interval} width={56} />
-          </Flex>
-        </button>
+    <PickRow isPicked={isInHand} onPick={onLine} says="pressed" inset="2">
+      <Box lineHeight="1.3">
+        <strong>{words.name('action', line.action)}</strong>
+        {line.bait && ' (bait)'}
+        <Box as="span" color="inkSoft">
+          {end === line.to ? ' to ' : ' from '}
+        </Box>
+        {placeName(end, words)}
       </Box>
-    </Box>
+      <Flex fontSize="13px" color="inkSoft" alignItems="center" gap="3" justifyContent="space-between">
+        <span>{evidenceText(line)}</span>
+        <IntervalBand interval={line.interval} width={56} />
+      </Flex>
+    </PickRow>
   );
 };
 
