@@ -70,8 +70,8 @@ module.exports = {
     { name: 'demo-knows-core', severity: 'error', from: { path: '^demo/' }, to: { path: '^(server|web|e2e)/' } },
   ],
   options: {
-    doNotFollow: { path: 'node_modules' },
-    exclude: { path: '(^|/)(dist|node_modules/\\.cache)/' },
+    doNotFollow: { path: 'node_modules|/dist/' },
+    exclude: { path: 'node_modules/\\.cache/' },
     tsPreCompilationDeps: true,
     enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['types', 'import', 'default'] },
   },
