@@ -96,6 +96,11 @@ export class Running {
     return childrenOf(this.process!.pid!);
   }
 
+  /** What the server reported as its own fault; bad requests are none. */
+  crashes(): string[] {
+    return this.log.split('\n').filter((line) => line.startsWith('{') && line.includes('"level":50'));
+  }
+
   async dispose(): Promise<void> {
     await this.down();
     rmSync(this.folder, { recursive: true, force: true });

@@ -32,6 +32,7 @@ export const test = base.extend<{ page: Page }, { running: Running }>({
     async ({}, use) => {
       const running = await Running.start();
       await use(running);
+      base.expect(running.crashes(), 'faults in the log of the server').toEqual([]);
       await running.dispose();
     },
     { scope: 'worker', timeout: 180_000 },
