@@ -13,6 +13,10 @@ import { root } from './paths.mjs';
 import { Stop, main, note } from './say.mjs';
 
 const port = Number(process.env.PORT ?? 4170);
+const host = process.env.HOST ?? '127.0.0.1';
+/** Where this machine reaches the server itself. */
+const near = ['0.0.0.0', '::'].includes(host) ? '127.0.0.1' : host;
+const address = process.env.PUBLIC_URL ?? `http://${near}:${port}`;
 const folder = process.env.ODOGRAPH_FOLDER ?? join(root, '.odograph');
 const running = join(folder, 'running.pid');
 
@@ -28,7 +32,7 @@ const portMustBeFree = () =>
         ),
       ),
     );
-    probe.listen(port, '127.0.0.1', () => probe.close(resolve));
+    probe.listen(port, host, () => probe.close(resolve));
   });
 
 const onlyOne = () => {
@@ -50,7 +54,7 @@ const onlyOne = () => {
 const ready = async (server) => {
   for (const end = Date.now() + 120_000; Date.now() < end; await pause(100)) {
     if (server.exitCode !== null) throw new Stop('The server did not start; the reason stands above.');
-    const answer = await fetch(`http://127.0.0.1:${port}/api/health`).catch(() => undefined);
+    const answer = await fetch(`http://${near}:${port}/api/health`).catch(() => undefined);
     if (answer?.ok) return;
   }
   throw new Stop('The server did not answer within two minutes.');
@@ -107,9 +111,7 @@ main(async () => {
     });
     const first = await Promise.race([asked, ready(server)]);
     if (first?.signal) return await end();
-    note(
-      `Odograph is at http://127.0.0.1:${port} (sign in as coach@lanternwood.example with lanternwood-mat-7; Ctrl-C stops it)`,
-    );
+    note(`Odograph is at ${address} (sign in as coach@lanternwood.example with lanternwood-mat-7; Ctrl-C stops it)`);
     const why = await Promise.race([
       asked,
       gone.then(() => ({ lost: 'server' })),

@@ -10,6 +10,7 @@ import { pino, type Logger } from 'pino';
 import { Sequelize } from 'sequelize';
 import { AppModule } from './app.module.js';
 import type { Config } from './config/config.js';
+import { ownOriginOnly } from './config/origin.js';
 import { migrator } from './database/migrate.js';
 import { RefusalFilter } from './errors/refusal.filter.js';
 
@@ -59,9 +60,13 @@ export const bootstrap = async (config: Config): Promise<NestExpressApplication>
           upgradeInsecureRequests: null,
         },
       },
-      strictTransportSecurity: false,
+      // a browser keeps to https only where people come by https
+      strictTransportSecurity: config.publicUrl?.protocol === 'https:',
     }),
   );
+  // behind a proxy of our own the address of whoever asks stands in its header
+  if (config.publicUrl) app.set('trust proxy', 'loopback');
+  app.use(ownOriginOnly(config.publicUrl));
   serveWeb(app, config.webDir);
   app.setGlobalPrefix('api');
   app.useBodyParser('json', { limit: '256kb' });

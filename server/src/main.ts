@@ -9,4 +9,4 @@ app.enableShutdownHooks();
 process.once('disconnect', () => void app.close().then(() => process.exit(0)));
 const demo = process.env['ODOGRAPH_DEMO'];
 if (demo) await app.get(DemoService).load(demo);
-await app.listen(config.port, '127.0.0.1');
+await app.listen(config.port, config.host);

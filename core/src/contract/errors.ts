@@ -8,6 +8,7 @@ export type Refusal =
   | { readonly code: 'wrong-sign-in'; readonly facts: Record<string, never> }
   | { readonly code: 'too-many-tries'; readonly facts: { readonly retryAfterS: number } }
   | { readonly code: 'not-allowed'; readonly facts: { readonly role: string } }
+  | { readonly code: 'foreign-origin'; readonly facts: Record<string, never> }
   | { readonly code: 'not-found'; readonly facts: Record<string, never> }
   | {
       readonly code: 'stale';

@@ -1,6 +1,7 @@
 import { Body, Controller, Get, HttpCode, Inject, Post, Req, Res } from '@nestjs/common';
 import { signIn, type Me } from '@odograph/core/contract';
 import type { Request, Response } from 'express';
+import { CONFIG, type Config } from '../config/config.js';
 import { checked } from '../errors/checked.js';
 import { AccountsService, SESSION_DAYS } from './accounts.service.js';
 import { CurrentSession, Public, SESSION_COOKIE } from './session.guard.js';
@@ -8,7 +9,10 @@ import type { Session } from './session.js';
 
 @Controller()
 export class AccountsController {
-  constructor(@Inject(AccountsService) private readonly accounts: AccountsService) {}
+  constructor(
+    @Inject(AccountsService) private readonly accounts: AccountsService,
+    @Inject(CONFIG) private readonly config: Config,
+  ) {}
 
   @Public()
   @Post('sign-in')
@@ -21,6 +25,7 @@ export class AccountsController {
     const { token, session } = await this.accounts.signIn(checked(signIn, body), request.ip ?? '');
     response.cookie(SESSION_COOKIE, token, {
       httpOnly: true,
+      secure: this.config.publicUrl?.protocol === 'https:',
       sameSite: 'strict',
       path: '/',
       maxAge: SESSION_DAYS * 86_400_000,

@@ -3,7 +3,10 @@ import Joi from 'joi';
 
 /** What the server has to know before it starts; read once from the environment. */
 export type Config = {
+  readonly host: string;
   readonly port: number;
+  /** The address people type, where something stands before the server (a proxy with TLS); null = the server itself. */
+  readonly publicUrl: URL | null;
   readonly dataDir: string;
   readonly webDir: string;
   readonly version: string;
@@ -22,6 +25,8 @@ export type Config = {
 export const CONFIG = Symbol('config');
 
 const schema = Joi.object({
+  HOST: Joi.string().hostname().default('127.0.0.1'),
+  PUBLIC_URL: Joi.string().uri({ scheme: ['http', 'https'] }),
   PORT: Joi.number().integer().min(0).max(65_535).default(4170),
   ODOGRAPH_DATA: Joi.string().required(),
   ODOGRAPH_WEB: Joi.string().default(fileURLToPath(new URL('../../../web/dist', import.meta.url))),
@@ -39,7 +44,9 @@ export const readConfig = (env: NodeJS.ProcessEnv): Config => {
   const { value, error } = schema.validate(env) as { value: Record<string, string & number>; error?: Error };
   if (error) throw new Error(`The server cannot start: ${error.message}.`);
   return {
+    host: value['HOST']!,
     port: value['PORT']!,
+    publicUrl: value['PUBLIC_URL'] === undefined ? null : new URL(value['PUBLIC_URL']),
     dataDir: value['ODOGRAPH_DATA']!,
     webDir: value['ODOGRAPH_WEB']!,
     version: value['ODOGRAPH_VERSION']!,

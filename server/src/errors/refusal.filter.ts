@@ -10,6 +10,7 @@ const STATUS: Record<RefusalCode, number> = {
   'wrong-sign-in': 401,
   'too-many-tries': 429,
   'not-allowed': 403,
+  'foreign-origin': 403,
   'not-found': 404,
   stale: 409,
   'id-taken': 409,
@@ -32,6 +33,8 @@ const messageOf = (refusal: Refusal): string => {
       return `Too many tries; again in ${refusal.facts.retryAfterS} s.`;
     case 'not-allowed':
       return `A ${refusal.facts.role} cannot do this.`;
+    case 'foreign-origin':
+      return "This came from another page than the product's own.";
     case 'not-found':
       return 'There is no such thing here.';
     case 'stale':

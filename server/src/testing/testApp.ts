@@ -54,13 +54,17 @@ export class TestApp {
   ) {}
 
   /** The whole server on a database and a folder of its own, on a free port of loopback. */
-  static async start(options: { readonly demo?: boolean; readonly signInTries?: number } = {}): Promise<TestApp> {
+  static async start(
+    options: { readonly demo?: boolean; readonly signInTries?: number; readonly publicUrl?: string } = {},
+  ): Promise<TestApp> {
     const { drop, ...db } = await database();
     const dataDir = await mkdtemp(join(tmpdir(), 'odograph-server-'));
     const webDir = await mkdtemp(join(tmpdir(), 'odograph-web-'));
     await writeFile(join(webDir, 'index.html'), '<!doctype html><title>Odograph</title>');
     const config: Config = {
+      host: '127.0.0.1',
       port: 0,
+      publicUrl: options.publicUrl === undefined ? null : new URL(options.publicUrl),
       dataDir,
       webDir,
       version: 'test',

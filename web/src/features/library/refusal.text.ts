@@ -41,6 +41,8 @@ export const refusalText = (why: ErrorBody): string => {
       return `Too many tries. Try again in ${Math.max(1, Math.ceil(why.facts.retryAfterS / 60))} min.`;
     case 'not-allowed':
       return `As a ${why.facts.role} you can look, but not change anything.`;
+    case 'foreign-origin':
+      return 'The server does not take changes from this address. Open the address that it was set up for.';
     case 'not-found':
       return 'It is no longer there; perhaps somebody else has put it in the bin.';
     case 'stale':
