@@ -169,3 +169,35 @@ test('when a key is pressed quickly, every press should count: seven down is the
   await page.keyboard.press('ArrowUp');
   await expect(rows.nth(5)).toHaveAttribute('aria-current', 'true');
 });
+
+test('when clips are narrowed by more than the sentence starts with, each part should be added, counted and kept in the address', async ({
+  page,
+  running,
+}) => {
+  await signIn(page, running.url);
+  await page.goto(`${running.url}/clips`);
+  await page.locator('[data-clip]').first().waitFor();
+  await page.getByRole('combobox', { name: 'Narrow by' }).click();
+  await page.keyboard.type('result');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('combobox', { name: 'Result' })).toBeFocused();
+  await expect(page.getByRole('option', { name: /failed/ })).toContainText('4');
+  await page.keyboard.type('no');
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('clips-shown')).toHaveText('4 of 16');
+  await page.getByRole('textbox', { name: 'Words in it' }).fill('guard sleeve');
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('clips-shown')).toHaveText('2 of 16');
+  await page.getByText('shortest', { exact: true }).click();
+  const address = page.url();
+  const order = await page.locator('[data-clip]').evaluateAll((rows) => rows.map((r) => r.getAttribute('data-clip')));
+  await page.goto(`${running.url}/footage`);
+  await page.goto(address);
+  await expect(page.getByTestId('clips-shown')).toHaveText('2 of 16');
+  await expect(page.getByRole('combobox', { name: 'Result' })).toHaveValue('failed');
+  expect(await page.locator('[data-clip]').evaluateAll((rows) => rows.map((r) => r.getAttribute('data-clip')))).toEqual(
+    order,
+  );
+  await page.getByRole('button', { name: 'Show all' }).click();
+  await expect(page.getByTestId('clips-shown')).toHaveText('16');
+});

@@ -58,6 +58,8 @@ export type WordFieldProps<T> = {
   readonly several?: boolean;
   readonly opens?: 'up' | 'down';
   readonly name?: string;
+  /** Just put there: it takes the hand. */
+  readonly isFresh?: boolean;
   /** A number beside a choice, for instance how many clips it leaves. */
   readonly countOf?: (value: T) => number;
 };
@@ -78,6 +80,7 @@ export const WordField = <T,>(props: WordFieldProps<T>): React.JSX.Element => {
     several = false,
     opens = 'down',
     name,
+    isFresh = false,
     countOf,
   } = props;
   const [typed, setTyped] = useState<string | null>(null);
@@ -143,6 +146,7 @@ export const WordField = <T,>(props: WordFieldProps<T>): React.JSX.Element => {
           'aria-label': label,
           'aria-invalid': isUnknown,
           name,
+          autoFocus: isFresh,
           placeholder,
           size: Math.max(text.length, placeholder.length, 4),
           autoComplete: 'off',

@@ -1,45 +1,94 @@
 import { describe, expect, test } from '@jest/globals';
 import { matchWords, shippedWords, type Attempt } from '@odograph/core';
-import type { ClipView } from '../library/index.js';
-import { facetChoices, facetCounts, matches, textsOf } from './filter.js';
+import { attemptWith, libraryWith } from '../../../test/library.js';
+import { clipViews } from '../library/index.js';
+import { FACETS, facetOf, type FacetKey } from './facets.js';
+import { facetChoices, facetCounts, matches, type Filter } from './filter.js';
+import { ordered, type Order } from './order.js';
 
 const words = shippedWords();
-const view = (from: string, action: string, to: string, targets: readonly string[] = []): ClipView =>
-  ({
-    from,
-    to,
-    attempt: {
-      action,
-      commit: null,
-      start: { frame: 5, pts: 5 },
-      controls: targets.map((target) => ({
-        holder: 'subject',
-        limb: 'hand',
-        kind: 'grip',
-        target,
-        gained: null,
-        lost: null,
-      })),
-    } as unknown as Attempt,
-  }) as unknown as ClipView;
-const views = [
-  view('two-sleeve/bottom', 'overhead-sweep', 'mount/top', ['sleeve']),
-  view('mount/top', 'armlock', 'won:straight-armlock', ['wrist', 'elbow']),
-  view('mount/top', 'collar-choke', 'mount/top', ['collar']),
-];
+const hold = (id: string, target: string, cloth: boolean): Attempt['controls'][number] => ({
+  id,
+  holder: 'subject',
+  limb: 'hand',
+  limbSide: 'right',
+  kind: 'grip',
+  target,
+  targetOwner: 'other',
+  targetSide: null,
+  cloth,
+  gained: null,
+  lost: null,
+});
+const library = libraryWith([
+  attemptWith('1', {
+    state: { position: 'two-sleeve', role: 'bottom' },
+    action: 'overhead-sweep',
+    result: 'success',
+    depth: 4,
+    finish: { kind: 'state', position: 'mount', role: 'top' },
+    controls: [hold('a', 'sleeve', true)],
+    reactions: [{ id: 'r', what: 'posts', isAction: false, deciding: true }],
+  }),
+  attemptWith('2', {
+    subject: 'b',
+    state: { position: 'mount', role: 'top' },
+    action: 'armlock',
+    result: 'failed',
+    depth: 2,
+    finish: { kind: 'submission', submission: 'straight-armlock', won: true },
+    controls: [hold('b', 'wrist', false), hold('c', 'elbow', false)],
+    reasons: [{ id: 's', reason: 'grip-lost', main: true }],
+    start: { frame: 20, pts: 20 },
+    end: { frame: 24, pts: 24 },
+  }),
+  attemptWith('3', {
+    state: { position: 'mount', role: 'top' },
+    action: 'collar-choke',
+    controls: [hold('d', 'collar', true)],
+    lead: 'left',
+    start: { frame: 40, pts: 40 },
+    end: { frame: 60, pts: 60 },
+  }),
+]);
+const views = clipViews(
+  {
+    ...library,
+    clips: library.clips.map((c) => (c.attemptId === '3' ? { ...c, note: 'chin tucked, knees wide' } : c)),
+  },
+  words,
+);
+const shown = (filter: Filter): string =>
+  views
+    .filter((v) => matches(v, filter, words))
+    .map((v) => v.attempt.id)
+    .join(' ');
 
 describe('which clips are shown', () => {
-  test('when parts of the sentence are said, only clips that are all of it should stay', () => {
-    const shown = (filter: Parameters<typeof matches>[1]): number =>
-      views.filter((v) => matches(v, filter, words)).length;
-    expect(shown({})).toBe(3);
-    expect(shown({ from: 'mount/top' })).toBe(2);
-    expect(shown({ from: 'mount/top', grip: 'hand grip wrist' })).toBe(1);
-    expect(shown({ from: 'mount/top', entry: 'overhead-sweep' })).toBe(0);
-  });
-
-  test('when a position has a parent, the parent should find it', () => {
-    expect(views.filter((v) => matches(v, { from: 'open-guard/bottom' }, words))).toEqual([views[0]]);
+  test.each<[Filter, string]>([
+    [{}, '1 2 3'],
+    [{ from: 'mount/top' }, '2 3'],
+    [{ from: 'mount/top', grip: 'hand grip wrist' }, '2'],
+    [{ from: 'mount/top', entry: 'overhead-sweep' }, ''],
+    [{ from: 'open-guard/bottom' }, '1'],
+    [{ finish: 'won:straight-armlock' }, '2'],
+    [{ cloth: 'cloth' }, '1 3'],
+    [{ reaction: 'posts' }, '1'],
+    [{ result: 'failed' }, '2'],
+    [{ depth: 'submission:2' }, '2'],
+    [{ reason: 'grip-lost' }, '2'],
+    [{ athlete: 'sten' }, '2'],
+    [{ side: 'left' }, '3'],
+    [{ setting: 'training', clothing: 'gi', logged: 'throughout', day: '2031-05-24', footage: 'footage' }, '1 2 3'],
+    [{ setting: 'competition' }, ''],
+    [{ state: 'drafts' }, '3'],
+    [{ text: 'armbar' }, '2'],
+    [{ text: 'chin tucked' }, '3'],
+    [{ text: 'montada' }, '1 2 3'],
+    [{ text: 'sten wrist' }, '2'],
+    [{ text: 'nowhere' }, ''],
+  ])('when %o is said, the clips should be "%s"', (filter, ids) => {
+    expect(shown(filter)).toBe(ids);
   });
 
   test('when choices are counted, they should say how many clips they leave, the other parts standing', () => {
@@ -52,15 +101,45 @@ describe('which clips are shown', () => {
     expect(facetCounts(views, { from: 'mount/top' }, 'from', words).get('mount/top')).toBe(2);
   });
 
-  test.each([
+  test('when any facet is chosen by one of its choices, it should leave exactly as many clips as it said', () => {
+    for (const { key } of FACETS)
+      for (const [value, count] of facetCounts(views, {}, key, words))
+        expect([key, value, views.filter((v) => matches(v, { [key]: value }, words)).length]).toEqual([
+          key,
+          value,
+          count,
+        ]);
+  });
+
+  test.each<[FacetKey, string, string]>([
     ['entry', 'armbar', 'armlock'],
     ['from', 'montada', 'mount/top'],
     ['from', 'both sleeves', 'two-sleeve/bottom'],
     ['grip', 'hand lapel', 'hand grip collar'],
     ['finish', 'juji gatame', 'won:straight-armlock'],
-  ] as const)('when %s is looked for as "%s", the alias should find it', (facet, typed, value) => {
-    const choices = facetChoices(facetCounts(views, {}, facet, words), facet, words);
+    ['reaction', 'base out', 'posts'],
+    ['athlete', 'abara', 'sten'],
+    ['result', 'worked', 'success'],
+    ['depth', 'tight', 'submission:2'],
+    ['footage', 'round', 'footage'],
+  ])('when %s is looked for as "%s", it should be found', (key, typed, value) => {
+    const choices = facetChoices(views, facetCounts(views, {}, key, words), key, words);
     expect(matchWords(typed, choices)[0]!.value).toBe(value);
-    expect(textsOf(facet, value, words)[0]).not.toBe('');
+    expect(facetOf(key).textsOf(value, words, views)[0]).not.toBe('');
+  });
+});
+
+describe('in which order', () => {
+  const ids = (order: Order): string =>
+    ordered(views, order, (v) => (v.attempt.id === '2' ? 9 : 1))
+      .map((v) => v.attempt.id)
+      .join(' ');
+
+  test('when clips are put in an order, it should be that one, and the list given be left as it was', () => {
+    expect(ids('as it happened')).toBe('1 2 3');
+    expect(ids('shortest')).toBe('2 1 3');
+    expect(ids('most seen')).toBe('2 1 3');
+    expect(ids('newest footage')).toBe('1 2 3');
+    expect(views.map((v) => v.attempt.id)).toEqual(['1', '2', '3']);
   });
 });

@@ -1,86 +1,57 @@
-import { foldPlace, gripsAtCommit, placeName, readPlace, type Control, type Sayable, type Words } from '@odograph/core';
+import { matchWords, type Sayable, type Words } from '@odograph/core';
 import type { ClipView } from '../library/index.js';
+import { FACETS, facetOf, type FacetKey } from './facets.js';
 
-export const FACETS = ['from', 'entry', 'grip', 'finish'] as const;
-export type Facet = (typeof FACETS)[number];
+/** What of each facet is wanted; a facet that is absent lets everything through. `text` has to be found in the clip's words. */
+export type Filter = Readonly<Partial<Record<FacetKey, string>>> & { readonly text?: string };
 
-/** What of each facet is wanted; a facet that is absent lets everything through. */
-export type Filter = Readonly<Partial<Record<Facet, string>>>;
+/** Everything a clip can be found by when words are typed: its sentence, every other name of what it says, its note, its footage. */
+const wordsOfClip = (view: ClipView, words: Words): readonly string[] => [
+  ...view.said.map((part) => part.text),
+  ...FACETS.flatMap((facet) => facet.valuesOf(view, words).flatMap((value) => facet.textsOf(value, words, [view]))),
+  view.clip.note,
+  view.footage.title,
+];
 
-const gripKey = (c: Control): string => `${c.limb} ${c.kind} ${c.target}`;
-
-const withParent = (place: string | undefined, words: Words): readonly string[] =>
-  place === undefined ? [] : [...new Set([place, foldPlace(place as never, words)])];
-
-/** What a clip has in a facet. A place also counts as its parent; grips are those the subject holds at commit. */
-export const valuesOf = (view: ClipView, facet: Facet, words: Words): readonly string[] => {
-  switch (facet) {
-    case 'from':
-      return withParent(view.from, words);
-    case 'entry':
-      return view.attempt.action === null ? [] : [view.attempt.action];
-    case 'grip':
-      return [...new Set(gripsAtCommit(view.attempt).map(gripKey))];
-    case 'finish':
-      return withParent(view.to, words);
-  }
+const isMentioned = (view: ClipView, text: string, words: Words): boolean => {
+  const all = wordsOfClip(view, words).join(' ');
+  return text.split(/\s+/).every((token) => matchWords(token, [{ value: true, texts: [all] }]).length > 0);
 };
 
 export const matches = (view: ClipView, filter: Filter, words: Words): boolean =>
-  FACETS.every((facet) => filter[facet] === undefined || valuesOf(view, facet, words).includes(filter[facet]));
+  FACETS.every(({ key, valuesOf }) => {
+    const wanted = filter[key];
+    return wanted === undefined || valuesOf(view, words).includes(wanted);
+  }) &&
+  (filter.text === undefined || isMentioned(view, filter.text, words));
 
-/** How many clips each value of a facet leaves, the other facets standing as they are. */
+/** A filter with one part let go. */
+export const without = (filter: Filter, part: FacetKey | 'text'): Filter =>
+  Object.fromEntries(Object.entries(filter).filter(([key]) => key !== part));
+
+/** How many clips each value of a facet leaves, the other parts standing as they are. */
 export const facetCounts = (
   views: readonly ClipView[],
   filter: Filter,
-  facet: Facet,
+  key: FacetKey,
   words: Words,
 ): ReadonlyMap<string, number> => {
-  const others: Filter = { ...filter, [facet]: undefined };
+  const others = without(filter, key);
+  const { valuesOf } = facetOf(key);
   const counts = new Map<string, number>();
   for (const view of views.filter((v) => matches(v, others, words)))
-    for (const value of valuesOf(view, facet, words)) counts.set(value, (counts.get(value) ?? 0) + 1);
+    for (const value of valuesOf(view, words)) counts.set(value, (counts.get(value) ?? 0) + 1);
   return counts;
-};
-
-const KIND_TEXT: Record<Control['kind'], string> = {
-  grip: 'on',
-  hook: 'hooking',
-  frame: 'framing',
-  underhook: 'underhook at',
-  pin: 'pinning',
-  post: 'posted on',
-  wedge: 'wedged at',
-  lock: 'locked round',
-};
-
-/** A value of a facet in words, its name first, then everything else it may be called. */
-export const textsOf = (facet: Facet, value: string, words: Words): readonly string[] => {
-  if (facet === 'entry') return [words.name('action', value), ...(words.action(value)?.aliases ?? [])];
-  if (facet === 'grip') {
-    const [limb, kind, target] = value.split(' ') as [string, Control['kind'], string];
-    const word = words.target(target);
-    return [word?.name ?? target, ...(word?.aliases ?? [])].map((t) => `${limb} ${KIND_TEXT[kind]} ${t}`);
-  }
-  const place = readPlace(value);
-  const name = placeName(value, words);
-  if (place?.kind === 'state')
-    return [name, ...(words.position(place.position)?.aliases ?? []).map((a) => `${a}, ${place.role}`)];
-  if (place?.kind === 'submission')
-    return [
-      name,
-      ...(words.submission(place.submission)?.aliases ?? []).map((a) => `${a} ${place.won ? 'won' : 'lost'}`),
-    ];
-  return [name];
 };
 
 /** Choices of a facet, those that leave most clips first; ties by name. */
 export const facetChoices = (
+  views: readonly ClipView[],
   counts: ReadonlyMap<string, number>,
-  facet: Facet,
+  key: FacetKey,
   words: Words,
 ): readonly Sayable<string>[] =>
   [...counts]
-    .map(([value, count]) => ({ value, count, texts: textsOf(facet, value, words) }))
+    .map(([value, count]) => ({ value, count, texts: facetOf(key).textsOf(value, words, views) }))
     .sort((a, b) => b.count - a.count || a.texts[0]!.localeCompare(b.texts[0]!))
     .map(({ value, texts }) => ({ value, texts }));

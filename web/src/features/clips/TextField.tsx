@@ -1,0 +1,41 @@
+import { chakra } from '@chakra-ui/react';
+import { useState } from 'react';
+
+const Line = chakra('input', {
+  base: {
+    fieldSizing: 'content',
+    minWidth: '6em',
+    background: 'transparent',
+    borderBottom: '1.5px dotted',
+    borderColor: 'field',
+    color: 'inherit',
+    font: 'inherit',
+    _placeholder: { color: 'inkSoft', opacity: 1 },
+    _focusVisible: { outline: 'none', borderColor: 'inHand', borderStyle: 'solid', background: 'inHandSoft' },
+  },
+});
+
+/** Words to be found in a clip; taken on Enter or when the field is left. */
+export const TextField = ({
+  text,
+  onChange,
+}: {
+  readonly text: string;
+  readonly onChange: (text: string) => void;
+}): React.JSX.Element => {
+  const [typed, setTyped] = useState(text);
+  const take = (): void => {
+    if (typed.trim() !== text) onChange(typed.trim());
+  };
+  return (
+    <Line
+      aria-label="Words in it"
+      placeholder="any words"
+      maxLength={120}
+      value={typed}
+      onChange={(event) => setTyped(event.target.value)}
+      onBlur={take}
+      onKeyDown={(event) => event.key === 'Enter' && take()}
+    />
+  );
+};

@@ -1,0 +1,227 @@
+import {
+  RESULT_WORDS,
+  depthWord,
+  foldPlace,
+  gripsAtCommit,
+  placeName,
+  readPlace,
+  type ActionKind,
+  type Control,
+  type PlaceId,
+  type Result,
+  type Words,
+} from '@odograph/core';
+import type { ClipView } from '../library/index.js';
+
+/** One way of choosing clips: a part of the sentence. */
+export type Facet = {
+  readonly key: string;
+  readonly label: string;
+  /** What stands before it in the sentence. */
+  readonly lead: string;
+  /** What stands in it while everything is let through. */
+  readonly any: string;
+  /** What a clip has of it. */
+  readonly valuesOf: (view: ClipView, words: Words) => readonly string[];
+  /** A value in words: its name first, then everything else it may be called. `views` may be asked for names. */
+  readonly textsOf: (value: string, words: Words, views: readonly ClipView[]) => readonly string[];
+};
+
+const withParent = (place: PlaceId | undefined, words: Words): readonly string[] =>
+  place === undefined ? [] : [...new Set([place, foldPlace(place, words)])];
+
+const placeTexts = (value: string, words: Words): readonly string[] => {
+  const place = readPlace(value);
+  const name = placeName(value, words);
+  if (place?.kind === 'state')
+    return [name, ...(words.position(place.position)?.aliases ?? []).map((a) => `${a}, ${place.role}`)];
+  if (place?.kind === 'submission')
+    return [
+      name,
+      ...(words.submission(place.submission)?.aliases ?? []).map((a) => `${a} ${place.won ? 'won' : 'lost'}`),
+    ];
+  return [name];
+};
+
+const KIND_TEXT: Record<Control['kind'], string> = {
+  grip: 'on',
+  hook: 'hooking',
+  frame: 'framing',
+  underhook: 'underhook at',
+  pin: 'pinning',
+  post: 'posted on',
+  wedge: 'wedged at',
+  lock: 'locked round',
+};
+const gripKey = (c: Control): string => `${c.limb} ${c.kind} ${c.target}`;
+const gripTexts = (value: string, words: Words): readonly string[] => {
+  const [limb, kind, target] = value.split(' ') as [string, Control['kind'], string];
+  const word = words.target(target);
+  return [word?.name ?? target, ...(word?.aliases ?? [])].map((t) => `${limb} ${KIND_TEXT[kind]} ${t}`);
+};
+
+const wordTexts =
+  (kind: 'action' | 'reaction' | 'reason') =>
+  (value: string, words: Words): readonly string[] => [
+    words.name(kind, value),
+    ...(words.get(kind, value)?.aliases ?? []),
+  ];
+
+const itself = (value: string): readonly string[] => [value];
+const one = (value: string | null): readonly string[] => (value === null ? [] : [value]);
+
+/** All parts of the sentence, in their order; the first four always stand in it. Adding one is adding a value here, and a test. */
+const LIST = [
+  {
+    key: 'from',
+    label: 'Position',
+    lead: 'from',
+    any: 'any position',
+    valuesOf: (v, words) => withParent(v.from, words),
+    textsOf: placeTexts,
+  },
+  {
+    key: 'entry',
+    label: 'Entry',
+    lead: 'by',
+    any: 'any entry',
+    valuesOf: (v) => one(v.attempt.action),
+    textsOf: wordTexts('action'),
+  },
+  {
+    key: 'grip',
+    label: 'Grip',
+    lead: 'holding',
+    any: 'any grip',
+    valuesOf: (v) => [...new Set(gripsAtCommit(v.attempt).map(gripKey))],
+    textsOf: gripTexts,
+  },
+  {
+    key: 'finish',
+    label: 'Finish',
+    lead: 'ending in',
+    any: 'anywhere',
+    valuesOf: (v, words) => withParent(v.to, words),
+    textsOf: placeTexts,
+  },
+  {
+    key: 'cloth',
+    label: 'Cloth or body',
+    lead: 'gripping',
+    any: 'cloth or body',
+    valuesOf: (v) => [...new Set(gripsAtCommit(v.attempt).map((c) => (c.cloth ? 'cloth' : 'body')))],
+    textsOf: itself,
+  },
+  {
+    key: 'reaction',
+    label: 'Their reaction',
+    lead: 'when they',
+    any: 'do anything',
+    valuesOf: (v) => [...new Set(v.attempt.reactions.map((r) => r.what))],
+    textsOf: wordTexts('reaction'),
+  },
+  {
+    key: 'result',
+    label: 'Result',
+    lead: 'that',
+    any: 'went any way',
+    valuesOf: (v) => one(v.attempt.result),
+    textsOf: (value) => [RESULT_WORDS[value as Result], value],
+  },
+  {
+    key: 'depth',
+    label: 'How far',
+    lead: 'as far as',
+    any: 'any rung',
+    valuesOf: (v, words) => {
+      const does = words.action(v.attempt.action ?? '')?.does;
+      return does && v.attempt.depth !== null ? [`${does}:${v.attempt.depth}`] : [];
+    },
+    textsOf: (value) => {
+      const [does, depth] = value.split(':') as [ActionKind, string];
+      return [`${depthWord(does, Number(depth))} (${does})`, depth];
+    },
+  },
+  {
+    key: 'reason',
+    label: 'Why',
+    lead: 'because of',
+    any: 'any reason',
+    valuesOf: (v) => v.attempt.reasons.map((r) => r.reason),
+    textsOf: wordTexts('reason'),
+  },
+  {
+    key: 'athlete',
+    label: 'Athlete',
+    lead: 'by the athlete',
+    any: 'anyone',
+    valuesOf: (v) => [v.attempt.subject === 'a' ? v.footage.athleteA : v.footage.athleteB],
+    textsOf: (value, _, views) => {
+      const view = views.find((v) => v.footage.athleteA === value || v.footage.athleteB === value);
+      return [view ? view.athletes[view.footage.athleteA === value ? 'a' : 'b'] : value];
+    },
+  },
+  {
+    key: 'side',
+    label: 'Side',
+    lead: 'leading on the',
+    any: 'either side',
+    valuesOf: (v) => [v.attempt.lead ?? 'side not said'],
+    textsOf: itself,
+  },
+  {
+    key: 'setting',
+    label: 'Setting',
+    lead: 'in',
+    any: 'any setting',
+    valuesOf: (v) => [v.footage.setting],
+    textsOf: itself,
+  },
+  {
+    key: 'clothing',
+    label: 'Gi or no-gi',
+    lead: 'wearing',
+    any: 'anything',
+    valuesOf: (v) => [v.footage.gi ? 'gi' : 'no-gi'],
+    textsOf: itself,
+  },
+  {
+    key: 'footage',
+    label: 'Footage',
+    lead: 'on',
+    any: 'any footage',
+    valuesOf: (v) => [v.footage.id],
+    textsOf: (value, _, views) => [views.find((v) => v.footage.id === value)?.footage.title ?? value],
+  },
+  {
+    key: 'day',
+    label: 'Day',
+    lead: 'of the day',
+    any: 'any day',
+    valuesOf: (v) => one(v.footage.date),
+    textsOf: itself,
+  },
+  {
+    key: 'logged',
+    label: 'Logged',
+    lead: 'logged',
+    any: 'in any way',
+    valuesOf: (v) => [v.footage.logged],
+    textsOf: itself,
+  },
+  {
+    key: 'state',
+    label: 'Draft or complete',
+    lead: 'being',
+    any: 'drafts or complete',
+    valuesOf: (v) => [v.missing.length ? 'drafts' : 'complete'],
+    textsOf: itself,
+  },
+] as const satisfies readonly Facet[];
+
+export type FacetKey = (typeof LIST)[number]['key'];
+export const FACETS: readonly (Facet & { readonly key: FacetKey })[] = LIST;
+/** Those that always stand in the sentence. */
+export const MAIN: readonly FacetKey[] = ['from', 'entry', 'grip', 'finish'];
+
+export const facetOf = (key: FacetKey): Facet & { readonly key: FacetKey } => FACETS.find((f) => f.key === key)!;
