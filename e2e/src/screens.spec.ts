@@ -189,6 +189,7 @@ test('when clips are narrowed by more than the sentence starts with, each part s
   await page.keyboard.press('Enter');
   await expect(page.getByTestId('clips-shown')).toHaveText('2 of 16');
   await page.getByText('shortest', { exact: true }).click();
+  await expect(page.getByRole('radio', { name: 'shortest' })).toBeChecked();
   const address = page.url();
   const order = await page.locator('[data-clip]').evaluateAll((rows) => rows.map((r) => r.getAttribute('data-clip')));
   await page.goto(`${running.url}/footage`);

@@ -73,7 +73,9 @@ export class MediaController {
         basename(path),
         { root: dirname(path), cacheControl: false, headers: { 'Cache-Control': KEEP, Vary: 'Cookie' } },
         (error) => {
-          if (error && !response.headersSent) reject(error);
+          // whoever asked has gone (a seek, a closed page): nobody is left to be told
+          const isGone = (error as NodeJS.ErrnoException | undefined)?.code === 'ECONNABORTED';
+          if (error && !isGone && !response.headersSent) reject(error);
           else resolve();
         },
       );

@@ -1,14 +1,13 @@
 import {
-  RESULT_WORDS,
   depthWord,
   foldPlace,
   gripsAtCommit,
   placeName,
   readPlace,
+  resultChoices,
   type ActionKind,
   type Control,
   type PlaceId,
-  type Result,
   type Words,
 } from '@odograph/core';
 import type { ClipView } from '../library/index.js';
@@ -126,7 +125,7 @@ const LIST = [
     lead: 'that',
     any: 'went any way',
     valuesOf: (v) => one(v.attempt.result),
-    textsOf: (value) => [RESULT_WORDS[value as Result], value],
+    textsOf: (value) => resultChoices().find((c) => c.value === value)?.texts ?? [value],
   },
   {
     key: 'depth',

@@ -120,6 +120,7 @@ describe('which clips are shown', () => {
     ['reaction', 'base out', 'posts'],
     ['athlete', 'abara', 'sten'],
     ['result', 'worked', 'success'],
+    ['result', 'no', 'failed'],
     ['depth', 'tight', 'submission:2'],
     ['footage', 'round', 'footage'],
   ])('when %s is looked for as "%s", it should be found', (key, typed, value) => {
