@@ -51,6 +51,7 @@ const CHECKS = [
       '.dependency-cruiser.cjs',
     ],
   },
+  { name: 'licences', args: ['scripts/notices.mjs', '--check'] },
   ...(existsSync(names) && existsSync(join(root, '.git')) ? [{ name: 'names', args: [names] }] : []),
 ];
 
