@@ -15,7 +15,8 @@ const isExpected = (text: string): boolean =>
 const watch = (page: Page): { readonly outside: string[]; readonly faults: string[] } => {
   const outside: string[] = [],
     faults: string[] = [];
-  page.on('request', (request) => {
+  // of every page that the test opens
+  page.context().on('request', (request) => {
     const { protocol, hostname } = new URL(request.url());
     if (/^(http|ws)s?:$/.test(protocol) && hostname !== '127.0.0.1') outside.push(request.url());
   });

@@ -125,7 +125,6 @@ const ENTITIES = {
 } as const satisfies Record<string, readonly [string, ModelAttributes]>;
 
 export type Entity = keyof typeof ENTITIES;
-export const ENTITY_NAMES = Object.keys(ENTITIES) as Entity[];
 
 /** Attribute names of an entity's own columns. */
 export const columnsOf = (entity: Entity): readonly string[] => Object.keys(ENTITIES[entity][1]);

@@ -24,9 +24,6 @@ import { Stills } from './stills.js';
 export class FrameTimes {
   constructor(private readonly table: TimeTable) {}
 
-  get frames(): number {
-    return frameCount(this.table);
-  }
   instant(frame: number): Instant {
     return { frame, pts: ptsOf(this.table, frame) };
   }

@@ -49,22 +49,16 @@ const curvesOf = (layout: MapLayout, lines: readonly MapLine[]): ReadonlyMap<str
 /** Ink strength: nothing known is faint, ten rated attempts are full. */
 const strength = (line: MapLine): number => (line.attempts === 0 ? 0.45 : Math.min(1, 0.6 + 0.04 * line.attempts));
 
+const bandText = ({ interval }: MapLine): string =>
+  interval ? `, ${Math.round(interval.low * 100)}–${Math.round(interval.high * 100)} %` : '';
+const unratedText = (line: MapLine): string =>
+  line.picked ? `seen ${line.picked}, picked, no rate` : `shown ${line.shown}`;
+
+/** Successes of attempts and the interval; a line without a rate says why. */
 const shortText = (line: MapLine): string =>
-  line.attempts
-    ? `${line.successes}/${line.attempts}`
-    : line.picked
-      ? `${line.picked}, no rate`
-      : `shown ${line.shown}`;
-const longText = (line: MapLine): string => {
-  const band = line.interval
-    ? `, ${Math.round(line.interval.low * 100)}–${Math.round(line.interval.high * 100)} %`
-    : '';
-  return line.attempts
-    ? `worked ${line.successes} of ${line.attempts}${band}`
-    : line.picked
-      ? `seen ${line.picked}, picked, no rate`
-      : `shown ${line.shown}`;
-};
+  line.attempts ? `${line.successes}/${line.attempts}${bandText(line)}` : unratedText(line);
+const longText = (line: MapLine): string =>
+  line.attempts ? `worked ${line.successes} of ${line.attempts}${bandText(line)}` : unratedText(line);
 
 /** The map as a picture: column = family, height = how good; lines are what was seen to happen. */
 export const MapPlot = ({

@@ -4,7 +4,7 @@ export const MAP_TEXT = {
   toBench: 'Break footage down',
   computing: 'Computing the map …',
   failed: 'The map could not be computed. The clips are safe; load the page again.',
-  rest: 'Pick a place to see what leads out of it and what leads to it. Shift and pick another one for the routes between them. Beside a line: how often it worked, of how many attempts.',
+  rest: 'Pick a place to see what leads out of it and what leads to it. Shift and pick another one for the routes between them. Beside a line: worked/tried, and the interval of that rate.',
   from: 'From here',
   to: 'Leads here',
   nothingFrom: 'Nothing is recorded that leads out of here.',
