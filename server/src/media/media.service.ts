@@ -1,14 +1,6 @@
 import type { Readable } from 'node:stream';
 import { Inject, Injectable } from '@nestjs/common';
-import {
-  frameCount,
-  frameStartS,
-  ptsOf,
-  timeTable,
-  type Instant,
-  type MediaFile,
-  type TimeTable,
-} from '@odograph/core';
+import { frameStartS, ptsOf, timeTable, type Instant, type MediaFile, type TimeTable } from '@odograph/core';
 import type { Session } from '../accounts/session.js';
 import { ChangesService } from '../changes/changes.service.js';
 import type { AcademyId } from '../database/academyId.js';
