@@ -12,16 +12,22 @@ module.exports = {
     },
     {
       name: 'core-is-pure',
-      comment: 'no platform, no interface, no database: only Joi, and that only in the contract',
+      comment: 'no platform, no interface, no database: only Joi in the contract, and a reader of separated text in the formats',
       severity: 'error',
       from: { path: path('core'), pathNot: '\\.test\\.ts$' },
-      to: { dependencyTypes: ['core', 'npm', 'npm-dev', 'npm-no-pkg', 'npm-unknown'], pathNot: 'node_modules/joi/' },
+      to: { dependencyTypes: ['core', 'npm', 'npm-dev', 'npm-no-pkg', 'npm-unknown'], pathNot: 'node_modules/(joi|papaparse|@types/papaparse)/' },
     },
     {
       name: 'joi-only-in-the-contract',
       severity: 'error',
       from: { path: path('core'), pathNot: '^core/src/contract/|\\.test\\.ts$' },
       to: { path: 'node_modules/joi/' },
+    },
+    {
+      name: 'separated-text-only-in-the-formats',
+      severity: 'error',
+      from: { path: path('core'), pathNot: '^core/src/formats/' },
+      to: { path: 'node_modules/(@types/)?papaparse/' },
     },
     {
       name: 'core-folders-meet-at-their-doors',

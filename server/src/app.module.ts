@@ -1,7 +1,9 @@
 import { Module, type DynamicModule } from '@nestjs/common';
 import { APP_GUARD } from '@nestjs/core';
+import { ApiController } from './api/api.controller.js';
 import { AccountsModule } from './accounts/accounts.module.js';
 import { SessionGuard } from './accounts/session.guard.js';
+import { BinModule } from './bin/bin.module.js';
 import { ClipsModule } from './clips/clips.module.js';
 import { CONFIG, type Config } from './config/config.js';
 import { DatabaseModule } from './database/database.module.js';
@@ -10,6 +12,9 @@ import { FootageModule } from './footage/footage.module.js';
 import { HealthController } from './health/health.controller.js';
 import { LibraryModule } from './library/library.module.js';
 import { MediaModule } from './media/media.module.js';
+import { PeopleModule } from './people/people.module.js';
+import { RoutesModule } from './routes/routes.module.js';
+import { WordsModule } from './words/words.module.js';
 
 @Module({})
 class ConfigModule {
@@ -36,8 +41,12 @@ export class AppModule {
         MediaModule,
         FootageModule,
         ClipsModule,
+        BinModule,
+        PeopleModule,
+        WordsModule,
+        RoutesModule,
       ],
-      controllers: [HealthController],
+      controllers: [HealthController, ApiController],
       providers: [{ provide: APP_GUARD, useClass: SessionGuard }, DemoService],
     };
   }

@@ -9,6 +9,7 @@ import helmet from 'helmet';
 import { pino, type Logger } from 'pino';
 import { Sequelize } from 'sequelize';
 import { AppModule } from './app.module.js';
+import { BinService } from './bin/bin.service.js';
 import type { Config } from './config/config.js';
 import { ownOriginOnly } from './config/origin.js';
 import { migrator } from './database/migrate.js';
@@ -69,8 +70,9 @@ export const bootstrap = async (config: Config): Promise<NestExpressApplication>
   app.use(ownOriginOnly(config.publicUrl));
   serveWeb(app, config.webDir);
   app.setGlobalPrefix('api');
-  app.useBodyParser('json', { limit: '256kb' });
+  app.useBodyParser('json', { limit: '512kb' });
   app.useGlobalFilters(new RefusalFilter(log));
   await migrator(app.get(Sequelize)).up();
+  await app.get(BinService).keepEmptying((error) => log.error({ err: error }, 'the bin could not be emptied'));
   return app;
 };

@@ -73,10 +73,19 @@ const file: MediaFile = {
   timeBaseNum: 1,
   timeBaseDen: 25,
 };
-const persons: readonly Person[] = [
-  { id: 'orla', version: 1, name: 'Orla Venn' },
-  { id: 'sten', version: 1, name: 'Sten Abara' },
-];
+const personNamed = (id: string, name: string): Person => ({
+  id,
+  version: 1,
+  name,
+  athlete: true,
+  member: false,
+  accountId: null,
+  level: null,
+  age: null,
+  filming: null,
+  shownTo: null,
+});
+const persons: readonly Person[] = [personNamed('orla', 'Orla Venn'), personNamed('sten', 'Sten Abara')];
 
 export const libraryWith = (attempts: readonly Attempt[]): Library => ({
   format: 'odograph-library',
@@ -89,4 +98,5 @@ export const libraryWith = (attempts: readonly Attempt[]): Library => ({
   angles: [angle],
   attempts,
   clips: attempts.map((a) => clipOn(a)),
+  routes: [],
 });

@@ -1,9 +1,68 @@
-import type { Angle, Attempt, Clip, Footage, MediaFile, Person } from '../attempts/index.js';
+import type { Angle, Attempt, Clip, Footage, KeptRoute, MediaFile, Person } from '../attempts/index.js';
+import type { WordChange } from '../vocabulary/index.js';
+import type { MemberRole } from './people.js';
+import type { Binned } from './routes.js';
 
 export type Me = {
   readonly account: { readonly id: string; readonly name: string; readonly email: string };
   readonly academy: { readonly id: string; readonly name: string; readonly timeZone: string };
-  readonly role: 'head' | 'coach' | 'student';
+  readonly role: MemberRole;
+  /** Every academy of this account, the present one among them. */
+  readonly academies: readonly { readonly id: string; readonly name: string }[];
+};
+
+export type Member = {
+  readonly accountId: string;
+  readonly name: string;
+  readonly email: string;
+  readonly role: MemberRole;
+  readonly since: string;
+};
+export type Invitation = {
+  readonly id: string;
+  readonly email: string;
+  readonly role: MemberRole;
+  readonly sentAt: string;
+  readonly expiresAt: string;
+};
+export type People = { readonly members: readonly Member[]; readonly invitations: readonly Invitation[] };
+/** What somebody sees of an invitation before taking it. */
+export type InvitationLook = {
+  readonly academy: string;
+  readonly email: string;
+  readonly role: MemberRole;
+  readonly hasAccount: boolean;
+};
+export type SessionLook = {
+  readonly id: string;
+  readonly since: string;
+  readonly lastSeenAt: string;
+  readonly agent: string;
+  readonly isThis: boolean;
+};
+export type Mail = {
+  readonly id: string;
+  readonly to: string;
+  readonly subject: string;
+  readonly body: string;
+  readonly sentAt: string;
+};
+
+/** What goes with a thing or stands on it, by kind; routes and footage by name. */
+export type References = {
+  readonly clips: number;
+  readonly attempts: number;
+  readonly footage: readonly string[];
+  readonly routes: readonly string[];
+};
+export type BinItem = {
+  readonly kind: Binned;
+  readonly id: string;
+  readonly name: string;
+  readonly removedAt: string;
+  readonly removedBy: string;
+  /** When it is gone for good. */
+  readonly goesAt: string;
 };
 
 /** The records an edit has touched, as they are now; `removed` names those that went to the bin. */
@@ -14,6 +73,9 @@ export type Changed = {
   readonly files?: readonly MediaFile[];
   readonly attempts?: readonly Attempt[];
   readonly clips?: readonly Clip[];
+  readonly routes?: readonly KeptRoute[];
+  /** All changes to words, where one of them was touched. */
+  readonly wordChanges?: readonly WordChange[];
   readonly removed?: readonly string[];
 };
 

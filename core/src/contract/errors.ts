@@ -22,6 +22,11 @@ export type Refusal =
   | { readonly code: 'too-large'; readonly facts: { readonly limitBytes: number } }
   | { readonly code: 'nothing-to-undo'; readonly facts: Record<string, never> }
   | { readonly code: 'cannot-undo'; readonly facts: { readonly field: string } }
+  | { readonly code: 'last-head'; readonly facts: Record<string, never> }
+  | { readonly code: 'member-already'; readonly facts: Record<string, never> }
+  | { readonly code: 'link-spent'; readonly facts: Record<string, never> }
+  | { readonly code: 'in-use'; readonly facts: { readonly by: string; readonly count: number } }
+  | { readonly code: 'above-in-bin'; readonly facts: { readonly what: string } }
   | { readonly code: 'internal'; readonly facts: Record<string, never> };
 
 export type RefusalCode = Refusal['code'];

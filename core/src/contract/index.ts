@@ -1,4 +1,21 @@
 export type { ErrorBody, Refusal, RefusalCode } from './errors.js';
-export type { Changed, HealthAnswer, Me, TimesAnswer } from './answers.js';
+export type {
+  BinItem,
+  Changed,
+  HealthAnswer,
+  Invitation,
+  InvitationLook,
+  Mail,
+  Me,
+  Member,
+  People,
+  References,
+  SessionLook,
+  TimesAnswer,
+} from './answers.js';
+export { NAME_LIMIT, PASSWORD_LEAST } from './fields.js';
 export * from './requests.js';
+export * from './people.js';
+export * from './words.js';
+export * from './routes.js';
 export { libraryFile } from './libraryFile.js';

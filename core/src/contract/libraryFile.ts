@@ -43,4 +43,5 @@ export const libraryFile = Joi.object<Library>({
     reactions: Joi.array().required(),
   }),
   clips: rows({ attemptId: Joi.string().required(), in: instant.required(), out: instant.required() }),
+  routes: Joi.array().default([]),
 }).unknown();

@@ -16,44 +16,28 @@ import {
   type State,
   type Subject,
 } from '../attempts/index.js';
-import { CONTROL_KINDS, LIMBS, type Role } from '../vocabulary/index.js';
+import { CONTROL_KINDS, LIMBS } from '../vocabulary/index.js';
+import { NAME_LIMIT, byKind, calendarDay, editId, frame, id, key, name, password, role, version } from './fields.js';
 
 /** Longest note that is kept, in characters. */
 export const NOTE_LIMIT = 4000;
-const NAME_LIMIT = 120;
 const LIST_LIMIT = 24;
-
-const id = (): Joi.StringSchema => Joi.string().guid({ version: 'uuidv7' }).lowercase();
-const key = (): Joi.StringSchema =>
-  Joi.string()
-    .max(60)
-    .pattern(/^[a-z0-9-]+$/);
-const name = (): Joi.StringSchema => Joi.string().trim().min(1).max(NAME_LIMIT);
-const frame = (): Joi.NumberSchema => Joi.number().integer().min(0).max(100_000_000);
 
 export type SignIn = { readonly email: string; readonly password: string };
 export const signIn = Joi.object<SignIn, true>({
   email: Joi.string().trim().lowercase().max(254).required(),
-  password: Joi.string().min(1).max(200).required(),
+  password: password(1).required(),
 });
 
-const role = Joi.string<Role>().valid('even', 'top', 'bottom', 'attacker', 'defender');
 const state = Joi.object<State, true>({ position: key().required(), role: role.required() });
 const side = Joi.string<Side>().valid('left', 'right');
-const finish = Joi.alternatives<Finish>().conditional(Joi.object({ kind: 'state' }).unknown(), {
-  then: Joi.object({ kind: Joi.valid('state').required(), position: key().required(), role: role.required() }),
-  otherwise: Joi.alternatives().conditional(Joi.object({ kind: 'submission' }).unknown(), {
-    then: Joi.object({
-      kind: Joi.valid('submission').required(),
-      submission: key().required(),
-      won: Joi.boolean().required(),
-    }),
-    otherwise: Joi.object({
-      kind: Joi.valid('reset').required(),
-      how: Joi.valid(...RESETS).required(),
-      restart: state.allow(null).required(),
-    }),
-  }),
+const finish = byKind<Finish>({
+  state: { position: key().required(), role: role.required() },
+  submission: { submission: key().required(), won: Joi.boolean().required() },
+  reset: {
+    how: Joi.valid(...RESETS).required(),
+    restart: state.allow(null).required(),
+  },
 });
 const instant = Joi.object<Instant>({ frame: frame().required(), pts: Joi.number().integer() });
 
@@ -138,8 +122,7 @@ const outFrame = frame().when('inFrame', {
   is: Joi.exist(),
   then: Joi.number().greater(Joi.ref('inFrame')).messages({ 'number.greater': '{{#label}} must come after inFrame' }),
 });
-export const newClip = Joi.object<NewClip>({
-  editId: id().required(),
+const clipWithAttempt = {
   attempt: Joi.object({ id: id().required(), ...attemptFields, subject: attemptFields.subject.required() }).required(),
   clip: Joi.object({
     id: id().required(),
@@ -148,6 +131,16 @@ export const newClip = Joi.object<NewClip>({
     outFrame: outFrame.required(),
     note: note(),
   }).required(),
+};
+export const newClip = Joi.object<NewClip>({ editId: editId(), ...clipWithAttempt });
+
+/** Many clips at once, as they come from a list: one edit, undone as one. */
+export type NewClips = { readonly editId: string; readonly clips: readonly Omit<NewClip, 'editId'>[] };
+/** Most clips in one edit. */
+export const CLIPS_LIMIT = 200;
+export const newClips = Joi.object<NewClips>({
+  editId: editId(),
+  clips: Joi.array().items(Joi.object(clipWithAttempt)).min(1).max(CLIPS_LIMIT).required(),
 });
 
 export type AttemptEdit = {
@@ -155,10 +148,9 @@ export type AttemptEdit = {
   readonly baseVersion: number;
   readonly changes: Partial<AttemptFields>;
 };
-const version = Joi.number().integer().min(1).required();
 export const attemptEdit = Joi.object<AttemptEdit>({
-  editId: id().required(),
-  baseVersion: version,
+  editId: editId(),
+  baseVersion: version(),
   changes: Joi.object(attemptFields).min(1).required(),
 });
 
@@ -168,31 +160,21 @@ export type ClipEdit = {
   readonly changes: { readonly inFrame?: number; readonly outFrame?: number; readonly note?: string };
 };
 export const clipEdit = Joi.object<ClipEdit>({
-  editId: id().required(),
-  baseVersion: version,
+  editId: editId(),
+  baseVersion: version(),
   changes: Joi.object({ inFrame: frame(), outFrame, note: note() }).min(1).required(),
 });
 
 export type Removal = { readonly editId: string; readonly baseVersion: number };
-export const removal = Joi.object<Removal, true>({ editId: id().required(), baseVersion: version });
+export const removal = Joi.object<Removal, true>({ editId: editId(), baseVersion: version() });
 
 export type Undo = { readonly editId: string };
-export const undo = Joi.object<Undo, true>({ editId: id().required() });
+export const undo = Joi.object<Undo, true>({ editId: editId() });
 
 export type FootageFields = Pick<
   Footage,
   'title' | 'setting' | 'logged' | 'live' | 'gi' | 'counted' | 'date' | 'kitA' | 'kitB'
 >;
-const calendarDay = (): Joi.StringSchema =>
-  Joi.string()
-    .pattern(/^\d{4}-\d{2}-\d{2}$/)
-    .custom((value: string, helpers) =>
-      new Date(`${value}T00:00:00Z`).toISOString().startsWith(value) ? value : helpers.error('any.invalid'),
-    )
-    .messages({
-      'string.pattern.base': '{{#label}} must be a day like 2031-05-24',
-      'any.invalid': '{{#label}} must be a day of the calendar',
-    });
 const footageFields = {
   title: name(),
   setting: Joi.string<Setting>().valid(...SETTINGS),
@@ -218,7 +200,7 @@ export type NewFootage = {
   readonly athleteB: AthleteRef;
 } & FootageFields;
 export const newFootage = Joi.object<NewFootage>({
-  editId: id().required(),
+  editId: editId(),
   id: id().required(),
   angleId: id().required(),
   fileId: id().required(),
@@ -241,8 +223,8 @@ export type FootageEdit = {
   readonly changes: Partial<FootageFields> & { readonly athleteA?: AthleteRef; readonly athleteB?: AthleteRef };
 };
 export const footageEdit = Joi.object<FootageEdit>({
-  editId: id().required(),
-  baseVersion: version,
+  editId: editId(),
+  baseVersion: version(),
   changes: Joi.object({ ...footageFields, athleteA: athlete, athleteB: athlete })
     .min(1)
     .required(),

@@ -7,13 +7,14 @@ const library: Library = {
   format: 'odograph-library',
   formatVersion: 1,
   academy: { id: 'x', name: 'x', timeZone: 'UTC' },
-  wordChanges: [{ kind: 'position', key: 'mount', name: 'mount <"on" & off>' }],
+  wordChanges: [{ id: 'w', version: 1, kind: 'position', key: 'mount', name: 'mount <"on" & off>' }],
   persons: [],
   files: [],
   footage: Object.values(FOOTAGE),
   angles: [],
   attempts: LOGGED.map((l) => l.attempt),
   clips: [],
+  routes: [],
 };
 
 describe('the analysis of a library', () => {

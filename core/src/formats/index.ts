@@ -1,1 +1,15 @@
 export { toGraphml } from './graphml.js';
+export { harmless, readCsv, writeCsv, type Table } from './csv.js';
+export { WORDS_HEAD, readAliases, wordsCsv, type AliasLine } from './wordsCsv.js';
+export { clipOfStep, routeVtt } from './webvtt.js';
+export {
+  CLIP_COLUMNS,
+  NEEDED_COLUMNS,
+  clipsCsv,
+  guessMapping,
+  readClips,
+  type ClipColumn,
+  type ListedClip,
+  type Mapping,
+  type ReadClip,
+} from './clipsCsv.js';

@@ -8,3 +8,4 @@ export {
   type Analysis,
   type RouteQuestion,
 } from './analysis.js';
+export { forMembers, isForAcademy } from './audience.js';

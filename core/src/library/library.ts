@@ -1,7 +1,7 @@
-import type { Angle, Attempt, Clip, Footage, MediaFile, Person, Timed } from '../attempts/index.js';
+import type { Angle, Attempt, Clip, Footage, KeptRoute, MediaFile, Person, Timed } from '../attempts/index.js';
 import type { Logged } from '../map/index.js';
 import { footageSeconds } from '../timecode/index.js';
-import { SHIPPED_WORDS, withChanges, type WordChange, type Words } from '../vocabulary/index.js';
+import { SHIPPED_WORDS, withChanges, type Circumstances, type WordChange, type Words } from '../vocabulary/index.js';
 
 /** Everything an academy has logged: what the interface loads and what the export holds. */
 export type Library = {
@@ -15,10 +15,11 @@ export type Library = {
   readonly angles: readonly Angle[];
   readonly attempts: readonly Attempt[];
   readonly clips: readonly Clip[];
+  readonly routes: readonly KeptRoute[];
 };
 
-export const wordsOf = (library: Pick<Library, 'wordChanges'>): Words =>
-  withChanges(SHIPPED_WORDS, library.wordChanges);
+export const wordsOf = (library: Pick<Library, 'wordChanges'>, circumstances?: Circumstances): Words =>
+  withChanges(SHIPPED_WORDS, library.wordChanges, circumstances);
 
 /** Attempts with their footage, in the order of their ids. Attempts of footage that is not there are left out. */
 export const loggedOf = (library: Pick<Library, 'attempts' | 'footage'>): readonly Logged[] => {

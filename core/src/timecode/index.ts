@@ -11,3 +11,4 @@ export {
   type TimeTable,
 } from './timetable.js';
 export { footageSeconds, type AngleClock } from './footageTime.js';
+export { frameOfText } from './clipTime.js';

@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { defaultHeight, type PlaceId } from '../attempts/index.js';
 import {
   ACTION_KINDS,
   CONTROL_KINDS,
@@ -10,6 +11,7 @@ import {
   shippedWords,
   tokens,
   withChanges,
+  type Circumstances,
 } from './index.js';
 
 const words = shippedWords();
@@ -78,7 +80,14 @@ describe('the words that ship', () => {
 describe("an academy's own changes", () => {
   test('when a word is renamed and gets aliases, its key should stay and the shipped name become an alias', () => {
     const own = withChanges(SHIPPED_WORDS, [
-      { kind: 'action', key: 'knee-through', name: 'the Thursday pass', aliases: ['kt'] },
+      {
+        id: '1',
+        version: 1,
+        kind: 'action',
+        key: 'knee-through',
+        name: 'the Thursday pass',
+        aliases: [{ id: '2', alias: 'kt', scope: { kind: 'academy' } }],
+      },
     ]);
     expect(own.action('knee-through')).toMatchObject({ name: 'the Thursday pass' });
     expect(own.action('knee-through')!.aliases).toEqual(
@@ -90,14 +99,78 @@ describe("an academy's own changes", () => {
     const renewed = SHIPPED_WORDS.map((w) =>
       w.key === 'mount' && w.kind === 'position' ? { ...w, height: 3.7, name: 'full mount' } : w,
     );
-    const own = withChanges(renewed, [{ kind: 'position', key: 'mount', aliases: ['on the chest'] }]);
+    const own = withChanges(renewed, [
+      {
+        id: '1',
+        version: 1,
+        kind: 'position',
+        key: 'mount',
+        aliases: [{ id: '2', alias: 'on the chest', scope: { kind: 'academy' } }],
+      },
+    ]);
     expect(own.position('mount')).toMatchObject({ height: 3.7, name: 'full mount' });
   });
 
-  test('when a word is hidden, it should not be offered, and its key still read as something', () => {
-    const own = withChanges(SHIPPED_WORDS, [{ kind: 'submission', key: 'heel-twist', hidden: true }]);
-    expect(own.submission('heel-twist')).toBeUndefined();
-    expect(own.name('submission', 'heel-twist')).toBe('heel-twist');
+  test('when a word is hidden, it should not be offered, and stay readable with its caution where it stands', () => {
+    const own = withChanges(SHIPPED_WORDS, [
+      { id: '1', version: 1, kind: 'submission', key: 'heel-twist', hidden: true },
+    ]);
+    expect(own.of('submission').some((s) => s.key === 'heel-twist')).toBe(false);
+    expect(own.name('submission', 'heel-twist')).toBe(words.name('submission', 'heel-twist'));
+    expect(cautionsOf(own, { action: null, submission: 'heel-twist' })).toHaveLength(1);
+  });
+
+  test('when an academy adds a word, it should be one like the shipped ones; without a definition it is kept out', () => {
+    const added = {
+      id: '1',
+      version: 1,
+      kind: 'position',
+      key: 'own-ladder',
+      name: 'ladder guard',
+      definition: { kind: 'position', family: 'open guard', roles: ['bottom', 'top'], height: 0.25 },
+    } as const;
+    const own = withChanges(SHIPPED_WORDS, [
+      added,
+      { id: '2', version: 1, kind: 'position', key: 'own-other', name: 'no more than a name' },
+    ]);
+    expect(own.position('own-ladder')).toMatchObject({ name: 'ladder guard', height: 0.25, facing: 'facing' });
+    expect(own.hasRole('own-ladder', 'bottom')).toBe(true);
+    expect(own.position('own-other')).toBeUndefined();
+    expect(defaultHeight('own-ladder/top' as PlaceId, own)).toBe(-0.25);
+  });
+
+  test('when an alias or a word holds for one coach or one footage, it should be offered only there', () => {
+    const changes = [
+      {
+        id: '1',
+        version: 1,
+        kind: 'position',
+        key: 'mount',
+        aliases: [
+          { id: '2', alias: 'mine', scope: { kind: 'coach', accountId: 'orla' } },
+          { id: '3', alias: 'here', scope: { kind: 'footage', footageId: 'f' } },
+        ],
+      },
+      {
+        id: '4',
+        version: 1,
+        kind: 'reaction',
+        key: 'own-turn',
+        name: 'turns the wrong way',
+        definition: { kind: 'reaction' },
+        scope: { kind: 'coach', accountId: 'orla' },
+      },
+    ] as const;
+    const aliasesFor = (who: Circumstances): readonly string[] =>
+      withChanges(SHIPPED_WORDS, changes, who)
+        .position('mount')!
+        .aliases.filter((a) => ['mine', 'here'].includes(a));
+    expect(aliasesFor({})).toEqual([]);
+    expect(aliasesFor({ accountId: 'orla' })).toEqual(['mine']);
+    expect(aliasesFor({ accountId: 'sten', footageId: 'f' })).toEqual(['here']);
+    const forOthers = withChanges(SHIPPED_WORDS, changes, { accountId: 'sten' });
+    expect(forOthers.of('reaction').some((r) => r.key === 'own-turn')).toBe(false);
+    expect(forOthers.name('reaction', 'own-turn')).toBe('turns the wrong way');
   });
 });
 

@@ -76,11 +76,13 @@ export type ActionWord = Entry & {
 
 export type TargetWord = Entry & { readonly kind: 'target'; readonly cloth: boolean; readonly sided: boolean };
 
+export const RISK_CLASSES = ['joint lock', 'twisting lock', 'compression', 'choke', 'neck and spine'] as const;
+export const RISK_PAIN = ['warns', 'warns late', 'does not warn'] as const;
 /** What a submission can injure and what warns. `pain` says whether pain warns in time. */
 export type Risk = {
   readonly injures: string;
-  readonly class: 'joint lock' | 'twisting lock' | 'compression' | 'choke' | 'neck and spine';
-  readonly pain: 'warns' | 'warns late' | 'does not warn';
+  readonly class: (typeof RISK_CLASSES)[number];
+  readonly pain: (typeof RISK_PAIN)[number];
   readonly care: string;
 };
 
@@ -95,11 +97,37 @@ export type Limb = (typeof LIMBS)[number];
 export const CONTROL_KINDS = ['grip', 'hook', 'frame', 'underhook', 'pin', 'post', 'wedge', 'lock'] as const;
 export type ControlKind = (typeof CONTROL_KINDS)[number];
 
-/** An academy's own change to a shipped word. A field that is absent stays as shipped, also when the shipped list is renewed. */
+/** For whom something of an academy's own holds: everybody, one coach, or one piece of footage. */
+export type Scope =
+  | { readonly kind: 'academy' }
+  | { readonly kind: 'coach'; readonly accountId: string }
+  | { readonly kind: 'footage'; readonly footageId: string };
+
+export type OwnAlias = { readonly id: string; readonly alias: string; readonly scope: Scope };
+
+/** What a word of an academy's own has beside key, name and aliases, by its kind. */
+export type Definition =
+  | Pick<PositionWord, 'kind' | 'family' | 'roles' | 'height'>
+  | Pick<ActionWord, 'kind' | 'does' | 'aims' | 'from'>
+  | Pick<TargetWord, 'kind' | 'cloth' | 'sided'>
+  | Pick<SubmissionWord, 'kind' | 'risk'>
+  | Pick<ReactionWord, 'kind'>
+  | Pick<ReasonWord, 'kind'>;
+
+/** An academy's own change to a word. A field that is absent stays as shipped, also when the shipped list is renewed. */
 export type WordChange = {
+  readonly id: string;
+  readonly version: number;
   readonly kind: WordKind;
   readonly key: string;
   readonly name?: string;
-  readonly aliases?: readonly string[];
+  readonly aliases?: readonly OwnAlias[];
   readonly hidden?: boolean;
+  /** Present where the word itself is the academy's own. */
+  readonly definition?: Definition;
+  /** For whom an own word is offered; absent = the academy. It is read by everybody. */
+  readonly scope?: Scope;
 };
+
+/** Who asks, and over which footage: decides which scopes hold. */
+export type Circumstances = { readonly accountId?: string | undefined; readonly footageId?: string | undefined };

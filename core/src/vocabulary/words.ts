@@ -1,8 +1,10 @@
 import { SHIPPED_WORDS } from './shipped.js';
 import type {
   ActionWord,
+  Circumstances,
   PositionWord,
   Role,
+  Scope,
   SubmissionWord,
   TargetWord,
   Word,
@@ -17,9 +19,10 @@ export class Words {
   private readonly byKey = new Map<string, Word>();
   readonly all: readonly Word[];
 
-  constructor(list: readonly Word[]) {
+  /** `list` is offered and read; `readOnly` is read where it stands already, but not offered. */
+  constructor(list: readonly Word[], readOnly: readonly Word[] = []) {
     this.all = list;
-    for (const word of list) this.byKey.set(`${word.kind}:${word.key}`, word);
+    for (const word of [...list, ...readOnly]) this.byKey.set(`${word.kind}:${word.key}`, word);
   }
 
   get<K extends WordKind>(kind: K, key: string): Of<K> | undefined {
@@ -53,26 +56,49 @@ export class Words {
   }
 }
 
+const holds = (scope: Scope, { accountId, footageId }: Circumstances): boolean =>
+  scope.kind === 'academy' || (scope.kind === 'coach' ? scope.accountId === accountId : scope.footageId === footageId);
+
+const laidOver = (word: Word, change: WordChange, circumstances: Circumstances): Word => ({
+  ...word,
+  name: change.name ?? word.name,
+  aliases: [
+    ...word.aliases,
+    ...(change.name !== undefined && change.name !== word.name ? [word.name] : []),
+    ...(change.aliases ?? []).filter((a) => holds(a.scope, circumstances)).map((a) => a.alias),
+  ],
+});
+
+/** The word that an academy's own definition makes; fields that a definition does not have are as plain as they can be. */
+const ownWord = ({ key, name, definition }: WordChange): Word | undefined => {
+  if (!definition) return undefined;
+  const entry = { key, name: name ?? key, aliases: [] };
+  return definition.kind === 'position'
+    ? { ...entry, ...definition, lead: null, facing: 'facing' }
+    : { ...entry, ...definition };
+};
+
 /**
  * Lays an academy's changes over a list of words. A change keeps only what it names, so a renewed list shows through everywhere else;
- * aliases are added to the shipped ones; a hidden word is left out. Changes to words that the list does not have are kept out.
+ * aliases are added to the shipped ones; words with a definition are the academy's own. A hidden word, and an own word outside its scope, is
+ * still read where it stands, but offered no more. Changes to words that the list does not have are kept out.
  */
-export const withChanges = (list: readonly Word[], changes: readonly WordChange[]): Words => {
+export const withChanges = (
+  list: readonly Word[],
+  changes: readonly WordChange[],
+  circumstances: Circumstances = {},
+): Words => {
   const byKey = new Map(changes.map((c) => [`${c.kind}:${c.key}`, c]));
-  return new Words(
-    list.flatMap((word): Word[] => {
-      const change = byKey.get(`${word.kind}:${word.key}`);
-      if (!change) return [word];
-      if (change.hidden) return [];
-      return [
-        {
-          ...word,
-          name: change.name ?? word.name,
-          aliases: [...word.aliases, ...(change.name ? [word.name] : []), ...(change.aliases ?? [])],
-        },
-      ];
-    }),
-  );
+  const shipped = new Set(list.map((w) => `${w.kind}:${w.key}`));
+  const own = changes.flatMap((c) => (shipped.has(`${c.kind}:${c.key}`) ? [] : (ownWord(c) ?? [])));
+  const offered: Word[] = [],
+    readOnly: Word[] = [];
+  for (const word of [...list, ...own]) {
+    const change = byKey.get(`${word.kind}:${word.key}`);
+    const isOffered = !change?.hidden && holds(change?.scope ?? { kind: 'academy' }, circumstances);
+    (isOffered ? offered : readOnly).push(change ? laidOver(word, change, circumstances) : word);
+  }
+  return new Words(offered, readOnly);
 };
 
 export const shippedWords = (): Words => new Words(SHIPPED_WORDS);

@@ -1,11 +1,25 @@
-import { Body, Controller, Get, HttpCode, Inject, Post, Req, Res } from '@nestjs/common';
-import { signIn, type Me } from '@odograph/core/contract';
+import { Controller, Delete, Get, HttpCode, Inject, Param, Post, Req, Res } from '@nestjs/common';
+import {
+  academyChoice,
+  newAcademy,
+  newPassword,
+  resetWish,
+  signIn,
+  type AcademyChoice,
+  type Me,
+  type NewAcademy,
+  type NewPassword,
+  type ResetWish,
+  type SessionLook,
+  type SignIn,
+} from '@odograph/core/contract';
 import type { Request, Response } from 'express';
+import { CheckedBody, Says } from '../api/describe.js';
 import { CONFIG, type Config } from '../config/config.js';
-import { checked } from '../errors/checked.js';
-import { AccountsService, SESSION_DAYS } from './accounts.service.js';
-import { CurrentSession, Public, SESSION_COOKIE } from './session.guard.js';
+import { AccountsService, type Opened } from './accounts.service.js';
+import { CurrentSession, Public, Roles } from './session.guard.js';
 import type { Session } from './session.js';
+import { callerOf, clearSessionCookie, setSessionCookie } from './sessionCookie.js';
 
 @Controller()
 export class AccountsController {
@@ -15,33 +29,94 @@ export class AccountsController {
   ) {}
 
   @Public()
+  @Says('Opens a session; its cookie comes with the answer')
   @Post('sign-in')
   @HttpCode(200)
   async signIn(
-    @Body() body: unknown,
+    @CheckedBody(signIn) body: SignIn,
     @Req() request: Request,
     @Res({ passthrough: true }) response: Response,
   ): Promise<Me> {
-    const { token, session } = await this.accounts.signIn(checked(signIn, body), request.ip ?? '');
-    response.cookie(SESSION_COOKIE, token, {
-      httpOnly: true,
-      secure: this.config.publicUrl?.protocol === 'https:',
-      sameSite: 'strict',
-      path: '/',
-      maxAge: SESSION_DAYS * 86_400_000,
-    });
+    return this.opened(response, await this.accounts.signIn(body, callerOf(request)));
+  }
+
+  @Public()
+  @Says('A new academy with its first head, signed in')
+  @Post('academies')
+  @HttpCode(200)
+  async found(
+    @CheckedBody(newAcademy) body: NewAcademy,
+    @Req() request: Request,
+    @Res({ passthrough: true }) response: Response,
+  ): Promise<Me> {
+    return this.opened(response, await this.accounts.found(body, callerOf(request)));
+  }
+
+  @Public()
+  @Says('Sends a link for a new password, if the mail has an account')
+  @Post('password-resets')
+  @HttpCode(204)
+  async wishReset(@CheckedBody(resetWish) body: ResetWish, @Req() request: Request): Promise<void> {
+    await this.accounts.wishReset(body.email, callerOf(request));
+  }
+
+  @Public()
+  @Says('Sets a new password by a link; every session of the account ends and a new one begins')
+  @Post('password')
+  @HttpCode(200)
+  async setPassword(
+    @CheckedBody(newPassword) body: NewPassword,
+    @Req() request: Request,
+    @Res({ passthrough: true }) response: Response,
+  ): Promise<Me> {
+    return this.opened(response, await this.accounts.setPassword(body, callerOf(request)));
+  }
+
+  private opened(response: Response, { token, session }: Opened): Promise<Me> {
+    setSessionCookie(response, token, this.config);
     return this.accounts.me(session);
   }
 
+  @Roles('head', 'coach', 'student')
+  @Says('Ends this session')
   @Post('sign-out')
   @HttpCode(204)
   async signOut(@CurrentSession() session: Session, @Res({ passthrough: true }) response: Response): Promise<void> {
     await this.accounts.signOut(session);
-    response.clearCookie(SESSION_COOKIE, { path: '/' });
+    clearSessionCookie(response);
   }
 
+  @Says('Who is signed in, where, and with which role')
   @Get('me')
   me(@CurrentSession() session: Session): Promise<Me> {
     return this.accounts.me(session);
+  }
+
+  @Roles('head', 'coach', 'student')
+  @Says('Goes over to another academy of this account')
+  @Post('me/academy')
+  @HttpCode(200)
+  goTo(@CurrentSession() session: Session, @CheckedBody(academyChoice) body: AcademyChoice): Promise<Me> {
+    return this.accounts.goTo(session, body.academyId);
+  }
+
+  @Says('The sessions of this account, the one used last first')
+  @Get('sessions')
+  sessions(@CurrentSession() session: Session): Promise<readonly SessionLook[]> {
+    return this.accounts.sessions(session);
+  }
+
+  @Roles('head', 'coach', 'student')
+  @Says('Ends one session of this account')
+  @Delete('sessions/:id')
+  endSession(@CurrentSession() session: Session, @Param('id') id: string): Promise<readonly SessionLook[]> {
+    return this.accounts.endSession(session, id);
+  }
+
+  @Roles('head', 'coach', 'student')
+  @Says('Ends every session of this account but the one that asks')
+  @Delete('sessions')
+  endOthers(@CurrentSession() session: Session): Promise<readonly SessionLook[]> {
+    return this.accounts.endOthers(session);
   }
 }

@@ -1,12 +1,13 @@
+import type { MemberRole } from '@odograph/core/contract';
 import type { Request } from 'express';
 import type { AcademyId } from '../database/academyId.js';
 
 /** Who is asking, and in which academy. */
 export type Session = {
+  readonly id: string;
   readonly accountId: string;
   readonly academyId: AcademyId;
-  readonly role: 'head' | 'coach' | 'student';
-  readonly tokenHash: string;
+  readonly role: MemberRole;
 };
 
 export type SignedRequest = Request & { session: Session };

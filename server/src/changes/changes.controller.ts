@@ -1,8 +1,8 @@
-import { Body, Controller, HttpCode, Inject, Post } from '@nestjs/common';
-import { undo, type Changed } from '@odograph/core/contract';
+import { Controller, HttpCode, Inject, Post } from '@nestjs/common';
+import { undo, type Changed, type Undo } from '@odograph/core/contract';
+import { CheckedBody, Says } from '../api/describe.js';
 import { CurrentSession } from '../accounts/session.guard.js';
 import type { Session } from '../accounts/session.js';
-import { checked } from '../errors/checked.js';
 import { LibraryService } from '../library/library.service.js';
 import { ChangesService } from './changes.service.js';
 
@@ -13,9 +13,10 @@ export class ChangesController {
     @Inject(LibraryService) private readonly library: LibraryService,
   ) {}
 
+  @Says('Takes back the newest edit of this person that is not taken back yet')
   @Post('undo')
   @HttpCode(200)
-  async undo(@CurrentSession() session: Session, @Body() body: unknown): Promise<Changed> {
-    return this.library.changed(session.academyId, await this.changes.undo(session, checked(undo, body).editId));
+  async undo(@CurrentSession() session: Session, @CheckedBody(undo) body: Undo): Promise<Changed> {
+    return this.library.changed(session.academyId, await this.changes.undo(session, body.editId));
   }
 }

@@ -4,12 +4,10 @@ import type { Session } from '../accounts/session.js';
 import type { Entity, Models } from '../database/models.js';
 import { MODELS } from '../database/tokens.js';
 import { Refused } from '../errors/refused.js';
-import { Edit, type Touched } from './edit.js';
+import { ABOVE, Edit, type Touched } from './edit.js';
 
 /** How many of a person's latest edits can be undone. */
-const UNDO_DEPTH = 10;
-/** Rows whose change is a change of the attempt above them. */
-const BELOW_ATTEMPT: readonly Entity[] = ['control', 'reaction', 'reason'];
+export const UNDO_DEPTH = 100;
 const DEADLOCK_TRIES = 3;
 /** Taking footage in is not taken back by a key pressed once too often: everything that was done in it would go with it. */
 const isTakingIn = ({ entity, field }: Edit['changes'][number]): boolean =>
@@ -61,14 +59,25 @@ export class ChangesService {
   ): Promise<Touched> {
     return this.sequelize.transaction(async (transaction) => {
       const academyId = session.academyId;
+      // the edits of one academy come one after the other, so that versions of its library appear in their order
+      await this.models.academy.increment('libraryVersion', { where: { id: academyId }, transaction });
       const done = await this.models.edit.findOne({ where: { academyId, id: editId }, transaction });
       if (done) {
         if (done.get('accountId') !== session.accountId) throw new Refused({ code: 'id-taken', facts: {} });
         return this.touchedBy(session, editId);
       }
+      const academy = await this.models.academy.findOne({ where: { id: academyId }, transaction, rejectOnEmpty: true });
       const now = new Date();
       await this.models.edit.create(
-        { academyId, id: editId, accountId: session.accountId, at: now, undoesId: undoes, undoneAt: null },
+        {
+          academyId,
+          id: editId,
+          accountId: session.accountId,
+          at: now,
+          undoesId: undoes,
+          undoneAt: null,
+          libraryVersion: academy.get('libraryVersion') as number,
+        },
         { transaction },
       );
       const edit = new Edit(this.models, academyId, transaction, now);
@@ -95,24 +104,25 @@ export class ChangesService {
       void touched.set(entity, (touched.get(entity) ?? new Set()).add(id));
     for (const record of await this.recordsOf(session, editId)) {
       add(record.entity, record.entityId);
-      const above = await this.attemptAbove(session, record);
-      if (above !== undefined) add('attempt', above);
+      const above = await this.rowAbove(session, record);
+      if (above) add(above.entity, above.id);
     }
     return touched;
   }
 
-  private async attemptAbove(
+  private async rowAbove(
     session: Session,
     record: { entity: Entity; entityId: string },
-  ): Promise<string | undefined> {
-    if (!BELOW_ATTEMPT.includes(record.entity)) return undefined;
+  ): Promise<{ readonly entity: Entity; readonly id: string; readonly list: string } | undefined> {
+    const above = ABOVE[record.entity];
+    if (!above) return undefined;
     const row = await this.models[record.entity].findOne({
       where: { academyId: session.academyId, id: record.entityId },
     });
-    return row?.get('attemptId') as string | undefined;
+    return row ? { entity: above.entity, id: row.get(above.by) as string, list: above.list } : undefined;
   }
 
-  /** Takes back the newest edit of this person that is not undone yet, among the last ten, made out of its change records. */
+  /** Takes back the newest edit of this person that is not undone yet, among the last hundred, made out of its change records. */
   async undo(session: Session, editId: string): Promise<Touched> {
     const latest = await this.models.edit.findAll({
       where: { academyId: session.academyId, accountId: session.accountId, undoesId: null },
@@ -126,13 +136,14 @@ export class ChangesService {
     const records = await this.recordsOf(session, targetId);
     if (records.some(isTakingIn)) throw new Refused({ code: 'nothing-to-undo', facts: {} });
     const takeBack = async (edit: Edit): Promise<void> => {
-      const bumped = new Set<string>();
+      const bumped = new Map<string, { entity: Entity; id: string; list: string }>();
       for (const record of [...records].reverse()) {
         await edit.revert(record);
-        const attempt = await this.attemptAbove(session, record);
-        if (attempt !== undefined) bumped.add(attempt);
+        const above = await this.rowAbove(session, record);
+        if (above) bumped.set(`${above.id} ${above.list}`, above);
       }
-      for (const attempt of bumped) if (await edit.find('attempt', attempt)) await edit.bump('attempt', attempt);
+      for (const { entity, id, list } of bumped.values())
+        if (await edit.find(entity, id)) await edit.bump(entity, id, list);
       await this.models.edit.update(
         { undoneAt: edit.now },
         { where: { academyId: session.academyId, id: targetId }, transaction: edit.transaction },

@@ -1,5 +1,5 @@
 import { isDeepStrictEqual } from 'node:util';
-import type { Transaction } from 'sequelize';
+import { Op, type Transaction } from 'sequelize';
 import type { AcademyId } from '../database/academyId.js';
 import { columnsOf, type Entity, type Models, type Row } from '../database/models.js';
 import { Refused, notFound } from '../errors/refused.js';
@@ -15,6 +15,20 @@ type Record_ = {
 
 /** What an edit touched, so that the answer can carry the records as they are now. */
 export type Touched = ReadonlyMap<Entity, ReadonlySet<string>>;
+
+/** Rows below another row: a change of theirs is a change of one list of the row above. */
+export const ABOVE: Readonly<
+  Partial<Record<Entity, { readonly entity: Entity; readonly by: string; readonly list: string }>>
+> = {
+  control: { entity: 'attempt', by: 'attemptId', list: 'controls' },
+  reaction: { entity: 'attempt', by: 'attemptId', list: 'reactions' },
+  reason: { entity: 'attempt', by: 'attemptId', list: 'reasons' },
+  routeStep: { entity: 'route', by: 'routeId', list: 'steps' },
+  alias: { entity: 'word', by: 'wordChangeId', list: 'aliases' },
+};
+/** As it comes back from JSON: times as text, nothing as null. */
+const plain = (value: unknown): unknown => JSON.parse(JSON.stringify(value ?? null)) as unknown;
+const LISTS: ReadonlySet<string> = new Set(Object.values(ABOVE).map((a) => a.list));
 
 /** How two versions of a row differ where a write was refused. */
 export type Difference = { readonly field: string; readonly yours: unknown; readonly theirs: unknown };
@@ -77,8 +91,9 @@ export class Edit {
   }
 
   /**
-   * Changes fields of a row. `baseVersion` is the version the client saw; when the row has moved on, the write is refused with both values
-   * (`differences` says them in the client's words). Null = the caller has checked already. Fields that stay equal leave no record.
+   * Changes fields of a row. `baseVersion` is the version the client saw; when somebody has changed the same fields since, the write is refused with
+   * both values (`differences` says them in the client's words, of which `columnsOfField` gives the columns). Changes of other fields stand
+   * beside it. Null = the caller has checked already. Fields that stay equal leave no record.
    */
   async update(
     entity: Entity,
@@ -86,15 +101,20 @@ export class Edit {
     baseVersion: number | null,
     values: Row,
     differences?: (row: Row) => readonly Difference[],
+    columnsOfField: (field: string) => readonly string[] = (field) => [field],
   ): Promise<void> {
     const row = await this.require(entity, id);
-    if (baseVersion !== null)
-      this.mustBeCurrent(
-        row,
-        baseVersion,
-        () =>
-          differences?.(row) ?? Object.entries(values).map(([field, yours]) => ({ field, yours, theirs: row[field] })),
+    if (baseVersion !== null && row['version'] !== baseVersion) {
+      const said =
+        differences?.(row) ?? Object.entries(values).map(([field, yours]) => ({ field, yours, theirs: row[field] }));
+      const changed = await this.changedSince(entity, id, baseVersion);
+      const fields = said.filter(
+        ({ field, yours, theirs }) =>
+          columnsOfField(field).some((c) => changed.has(c)) && !isDeepStrictEqual(plain(yours), plain(theirs)),
       );
+      if (fields.length || baseVersion > (row['version'] as number))
+        throw new Refused({ code: 'stale', facts: { version: row['version'] as number, fields } });
+    }
     const changed = Object.entries(values).filter(([field, value]) => !isDeepStrictEqual(row[field], value));
     if (!changed.length) {
       this.touch(entity, id);
@@ -103,25 +123,61 @@ export class Edit {
     await this.write(entity, row, Object.fromEntries(changed));
   }
 
-  mustBeCurrent(row: Row, baseVersion: number, differences: () => readonly Difference[]): void {
-    if (row['version'] !== baseVersion)
-      throw new Refused({ code: 'stale', facts: { version: row['version'] as number, fields: differences() } });
+  /** Columns and lists of a row that were changed at or after a version. */
+  private async changedSince(entity: Entity, id: string, version: number): Promise<ReadonlySet<string>> {
+    const records = await this.models.changeRecord.findAll({
+      where: { academyId: this.academy, entity, entityId: id, baseVersion: { [Op.gte]: version } },
+      attributes: ['field'],
+      transaction: this.transaction,
+    });
+    return new Set(records.map((r) => r.get('field') as string));
   }
 
   async remove(entity: Entity, id: string, baseVersion: number | null): Promise<void> {
     const row = await this.require(entity, id);
-    if (baseVersion !== null)
-      this.mustBeCurrent(row, baseVersion, () => [{ field: 'deleted', yours: true, theirs: false }]);
+    if (baseVersion !== null && row['version'] !== baseVersion)
+      throw new Refused({
+        code: 'stale',
+        facts: { version: row['version'] as number, fields: [{ field: 'deleted', yours: true, theirs: false }] },
+      });
     await this.write(entity, row, { deletedAt: this.now });
   }
 
-  /** A change of rows below it counts as a change of the row: its version moves on. */
-  async bump(entity: Entity, id: string): Promise<void> {
+  /** Takes a row out of the bin. */
+  async restore(entity: Entity, id: string): Promise<void> {
+    const row = await this.find(entity, id, true);
+    if (!row) throw notFound();
+    if (row['deletedAt'] !== null) await this.write(entity, row, { deletedAt: null });
+  }
+
+  /** A change of rows below it counts as a change of one list of the row: its version moves on, and the list is on record. */
+  async bump(entity: Entity, id: string, list: string): Promise<void> {
+    const row = await this.find(entity, id, true);
+    if (!row) return;
     await this.models[entity].increment('version', {
       where: { academyId: this.academy, id },
       transaction: this.transaction,
     });
-    this.touch(entity, id);
+    const baseVersion = row['version'] as number;
+    this.note({ entity, entityId: id, field: list, beforeValue: null, afterValue: null, baseVersion });
+  }
+
+  /** Brings the rows of a list to what was sent, by their ids, and says whether anything changed. */
+  async writeList<T extends { readonly id: string }>(
+    entity: Entity,
+    aboveId: string,
+    before: readonly { readonly id: string }[],
+    after: readonly T[],
+    toRow: (item: T, ordinal: number) => Row,
+  ): Promise<boolean> {
+    const records = this.records.length;
+    const kept = new Set(after.map((item) => item.id));
+    for (const item of before) if (!kept.has(item.id)) await this.remove(entity, item.id, null);
+    for (const [ordinal, item] of after.entries()) {
+      if (before.some((b) => b.id === item.id)) await this.update(entity, item.id, null, toRow(item, ordinal));
+      else await this.create(entity, item.id, { [ABOVE[entity]!.by]: aboveId, ...toRow(item, ordinal) });
+    }
+    return this.records.length > records;
   }
 
   private async write(entity: Entity, row: Row, values: Row): Promise<void> {
@@ -145,11 +201,12 @@ export class Edit {
   async revert(record: Record_): Promise<void> {
     const row = await this.find(record.entity, record.entityId, true);
     if (!row) throw notFound();
+    // that a list has changed is said by the rows of the list
+    if (LISTS.has(record.field)) return;
     if (record.field === '*') {
       await this.write(record.entity, row, { deletedAt: this.now });
       return;
     }
-    const plain = (value: unknown): unknown => JSON.parse(JSON.stringify(value ?? null)) as unknown;
     if (!isDeepStrictEqual(plain(row[record.field]), plain(record.afterValue)))
       throw new Refused({ code: 'cannot-undo', facts: { field: record.field } });
     const before =

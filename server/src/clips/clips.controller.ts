@@ -1,32 +1,67 @@
-import { Body, Controller, Delete, HttpCode, Inject, Param, Patch, Post } from '@nestjs/common';
-import { attemptEdit, clipEdit, newClip, removal, type Changed } from '@odograph/core/contract';
+import { Controller, Delete, HttpCode, Inject, Param, Patch, Post } from '@nestjs/common';
+import {
+  attemptEdit,
+  clipEdit,
+  newClip,
+  newClips,
+  removal,
+  type Changed,
+  type NewClip,
+  type NewClips,
+  type AttemptEdit,
+  type ClipEdit,
+  type Removal,
+} from '@odograph/core/contract';
+import { CheckedBody, Says } from '../api/describe.js';
 import { CurrentSession } from '../accounts/session.guard.js';
 import type { Session } from '../accounts/session.js';
-import { checked } from '../errors/checked.js';
 import { ClipsService } from './clips.service.js';
 
 @Controller()
 export class ClipsController {
   constructor(@Inject(ClipsService) private readonly clips: ClipsService) {}
 
+  @Says('A new clip with the attempt it looks at')
   @Post('clips')
   @HttpCode(200)
-  create(@CurrentSession() session: Session, @Body() body: unknown): Promise<Changed> {
-    return this.clips.create(session, checked(newClip, body));
+  create(@CurrentSession() session: Session, @CheckedBody(newClip) body: NewClip): Promise<Changed> {
+    return this.clips.create(session, body);
   }
 
+  @Says('Many clips with their attempts, all of them or none')
+  @Post('clips/many')
+  @HttpCode(200)
+  createMany(@CurrentSession() session: Session, @CheckedBody(newClips) body: NewClips): Promise<Changed> {
+    return this.clips.createMany(session, body);
+  }
+
+  @Says('Changes what is said of an attempt')
   @Patch('attempts/:id')
-  editAttempt(@CurrentSession() session: Session, @Param('id') id: string, @Body() body: unknown): Promise<Changed> {
-    return this.clips.editAttempt(session, id, checked(attemptEdit, body));
+  editAttempt(
+    @CurrentSession() session: Session,
+    @Param('id') id: string,
+    @CheckedBody(attemptEdit) body: AttemptEdit,
+  ): Promise<Changed> {
+    return this.clips.editAttempt(session, id, body);
   }
 
+  @Says('Changes the edges or the note of a clip')
   @Patch('clips/:id')
-  editClip(@CurrentSession() session: Session, @Param('id') id: string, @Body() body: unknown): Promise<Changed> {
-    return this.clips.editClip(session, id, checked(clipEdit, body));
+  editClip(
+    @CurrentSession() session: Session,
+    @Param('id') id: string,
+    @CheckedBody(clipEdit) body: ClipEdit,
+  ): Promise<Changed> {
+    return this.clips.editClip(session, id, body);
   }
 
+  @Says('Puts a clip in the bin, and its attempt with it when no other clip looks at that')
   @Delete('clips/:id')
-  remove(@CurrentSession() session: Session, @Param('id') id: string, @Body() body: unknown): Promise<Changed> {
-    return this.clips.remove(session, id, checked(removal, body));
+  remove(
+    @CurrentSession() session: Session,
+    @Param('id') id: string,
+    @CheckedBody(removal) body: Removal,
+  ): Promise<Changed> {
+    return this.clips.remove(session, id, body);
   }
 }

@@ -1,6 +1,14 @@
 import { Inject, Injectable } from '@nestjs/common';
-import type { Attempt, Control, ReactionUse, ReasonUse } from '@odograph/core';
-import type { AttemptEdit, AttemptFields, Changed, ClipEdit, NewClip, Removal } from '@odograph/core/contract';
+import type { Attempt, Control } from '@odograph/core';
+import type {
+  AttemptEdit,
+  AttemptFields,
+  Changed,
+  ClipEdit,
+  NewClip,
+  NewClips,
+  Removal,
+} from '@odograph/core/contract';
 import type { Session } from '../accounts/session.js';
 import { ChangesService } from '../changes/changes.service.js';
 import type { Difference, Edit } from '../changes/edit.js';
@@ -12,7 +20,12 @@ import { MediaService, type FrameTimes } from '../media/media.service.js';
 import { ClipsRepository } from './clips.repository.js';
 import { checkWords } from './wordCheck.js';
 
-type Below = 'control' | 'reaction' | 'reason';
+/** The columns behind a field of a request, where they are not called the same. */
+const COLUMNS: Readonly<Record<string, readonly string[]>> = {
+  state: ['statePosition', 'stateRole'],
+  lead: ['leadSide'],
+  finish: ['finishKind', 'finishKey', 'finishRole', 'finishWon', 'restartPosition', 'restartRole'],
+};
 
 /** Fields of a request as columns of the attempt's row; lists are rows of their own. */
 const scalarRow = (fields: Partial<AttemptFields>, times: FrameTimes): Row => {
@@ -64,18 +77,37 @@ export class ClipsService {
   ) {}
 
   /** One phrase makes an attempt and the clip that looks at it, together or not at all. */
-  async create(session: Session, request: NewClip): Promise<Changed> {
-    const academy = session.academyId;
-    const { attempt, clip } = request;
-    const angle = await this.clips.angle(academy, clip.angleId);
+  async create(session: Session, { editId, ...made }: NewClip): Promise<Changed> {
+    const write = await this.prepared(session, made, '');
+    return this.library.changed(session.academyId, await this.changes.edit(session, editId, write));
+  }
+
+  /** Many clips with their attempts in one edit: all of them or none. */
+  async createMany(session: Session, { editId, clips }: NewClips): Promise<Changed> {
+    const writes: ((edit: Edit) => Promise<void>)[] = [];
+    for (const [i, made] of clips.entries()) writes.push(await this.prepared(session, made, `clips.${i}.`));
+    const touched = await this.changes.edit(session, editId, async (edit) => {
+      for (const write of writes) await write(edit);
+    });
+    return this.library.changed(session.academyId, touched);
+  }
+
+  /** A clip that was checked, ready to be written. `at` stands before the names of its fields. */
+  private async prepared(
+    { academyId }: Session,
+    { attempt, clip }: Omit<NewClip, 'editId'>,
+    at: string,
+  ): Promise<(edit: Edit) => Promise<void>> {
+    const angle = await this.clips.angle(academyId, clip.angleId);
     if (!angle) throw notFound();
-    const times = await this.media.frameTimes(academy, angle.fileId);
-    this.checkRange(clip.inFrame, clip.outFrame, angle, 'clip');
+    const times = await this.media.frameTimes(academyId, angle.fileId);
+    this.checkRange(clip.inFrame, clip.outFrame, angle, `${at}clip`);
     const startFrame = attempt.startFrame ?? clip.inFrame;
     const endFrame = attempt.endFrame ?? clip.outFrame;
     this.checkInstants(clip.inFrame, startFrame, attempt.commitFrame ?? null, endFrame, clip.outFrame);
-    checkWords(attempt, await this.library.words(academy), 'attempt');
-    const touched = await this.changes.edit(session, request.editId, async (edit) => {
+    checkWords(attempt, await this.library.words(academyId), `${at}attempt`);
+    const timed = timedHolds(attempt, angle, times, `${at}attempt`);
+    return async (edit) => {
       const scalars = {
         ...scalarRow({ ...attempt, startFrame, endFrame }, times),
         footageId: angle.footageId,
@@ -85,7 +117,7 @@ export class ClipsService {
         intent: attempt.intent ?? 'own',
       };
       await edit.create('attempt', attempt.id, scalars);
-      await this.writeLists(edit, attempt.id, undefined, timedHolds(attempt, angle, times, 'attempt'));
+      await this.writeLists(edit, attempt.id, undefined, timed);
       const [inAt, outAt] = [times.instant(clip.inFrame), times.instant(clip.outFrame)];
       await edit.create('clip', clip.id, {
         attemptId: attempt.id,
@@ -96,8 +128,7 @@ export class ClipsService {
         outPts: outAt.pts,
         note: clip.note ?? '',
       });
-    });
-    return this.library.changed(academy, touched);
+    };
   }
 
   async editAttempt(session: Session, id: string, { editId, baseVersion, changes }: AttemptEdit): Promise<Changed> {
@@ -114,9 +145,16 @@ export class ClipsService {
     if ('startFrame' in changes || 'endFrame' in changes || 'commitFrame' in changes)
       this.checkInstants(angle.fromFrame, start, commit, end, angle.toFrame);
     const touched = await this.changes.edit(session, editId, async (edit) => {
-      await edit.update('attempt', id, baseVersion, scalarRow(changes, times), () => this.differences(changes, before));
-      if (await this.writeLists(edit, id, before, timedHolds(changes, angle, times, 'changes')))
-        await edit.bump('attempt', id);
+      await edit.update(
+        'attempt',
+        id,
+        baseVersion,
+        scalarRow(changes, times),
+        () => this.differences(changes, before),
+        (field) => COLUMNS[field] ?? [field],
+      );
+      const lists = await this.writeLists(edit, id, before, timedHolds(changes, angle, times, 'changes'));
+      for (const list of lists) await edit.bump('attempt', id, list);
     });
     return this.library.changed(academy, touched);
   }
@@ -199,39 +237,20 @@ export class ClipsService {
     return Object.entries(changes).map(([field, yours]) => ({ field, yours, theirs: theirs[field] }));
   }
 
-  /** Brings the lists of an attempt to what was sent; says whether anything changed. */
+  /** Brings the lists of an attempt to what was sent; gives the names of those that changed. */
   private async writeLists(
     edit: Edit,
     attemptId: string,
     before: Attempt | undefined,
-    fields: Partial<AttemptFields>,
-  ): Promise<boolean> {
-    const changed = [
-      fields.controls &&
-        (await this.writeList(edit, attemptId, 'control', before?.controls ?? [], fields.controls, fromControl)),
-      fields.reactions &&
-        (await this.writeList(edit, attemptId, 'reaction', before?.reactions ?? [], fields.reactions, fromReaction)),
-      fields.reasons &&
-        (await this.writeList(edit, attemptId, 'reason', before?.reasons ?? [], fields.reasons, fromReason)),
-    ];
-    return changed.some(Boolean);
-  }
-
-  private async writeList<T extends Control | ReactionUse | ReasonUse>(
-    edit: Edit,
-    attemptId: string,
-    entity: Below,
-    before: readonly T[],
-    after: readonly T[],
-    toRow: (item: T, ordinal: number) => Row,
-  ): Promise<boolean> {
-    const records = edit.changes.length;
-    const kept = new Set(after.map((item) => item.id));
-    for (const item of before) if (!kept.has(item.id)) await edit.remove(entity, item.id, null);
-    for (const [ordinal, item] of after.entries()) {
-      if (before.some((b) => b.id === item.id)) await edit.update(entity, item.id, null, toRow(item, ordinal));
-      else await edit.create(entity, item.id, { attemptId, ...toRow(item, ordinal) });
-    }
-    return edit.changes.length > records;
+    { controls, reactions, reasons }: Partial<AttemptFields>,
+  ): Promise<readonly string[]> {
+    const changed: string[] = [];
+    if (controls && (await edit.writeList('control', attemptId, before?.controls ?? [], controls, fromControl)))
+      changed.push('controls');
+    if (reactions && (await edit.writeList('reaction', attemptId, before?.reactions ?? [], reactions, fromReaction)))
+      changed.push('reactions');
+    if (reasons && (await edit.writeList('reason', attemptId, before?.reasons ?? [], reasons, fromReason)))
+      changed.push('reasons');
+    return changed;
   }
 }

@@ -183,16 +183,42 @@ describe('clips and their attempts', () => {
     await coach.ask('DELETE', `/api/clips/${clip.id}`, { editId: newId(), baseVersion: 1 });
   });
 
-  test('when ten edits were undone, the eleventh should be out of reach', async () => {
+  test('when many clips come at once, all should be there or none, and one undo take them back', async () => {
+    const { angleId } = await piece();
+    const many = (n: number, more: object = {}) => ({
+      editId: newId(),
+      clips: Array.from({ length: n }, (_, i) => {
+        const { editId, ...made } = clipRequest(angleId, { clip: { inFrame: i, outFrame: i + 9 } });
+        void editId;
+        return i === n - 1 ? { ...made, ...more } : made;
+      }),
+    });
+    const here = async (): Promise<number> =>
+      (await libraryOf(coach)).clips.filter((c) => c.angleId === angleId).length;
+    const wrong = await coach.ask(
+      'POST',
+      '/api/clips/many',
+      many(3, { attempt: { id: newId(), subject: 'a', action: 'teleport' } }),
+    );
+    expect(wrong).toMatchObject({ status: 400, body: { facts: { fields: [{ field: 'clips.2.attempt.action' }] } } });
+    expect(await here()).toBe(0);
+    expect((await coach.ask('POST', '/api/clips/many', many(200))).status).toBe(200);
+    expect(await here()).toBe(200);
+    await coach.ask('POST', '/api/undo', { editId: newId() });
+    expect(await here()).toBe(0);
+    expect((await coach.ask('POST', '/api/clips/many', many(201))).status).toBe(400);
+  });
+
+  test('when a hundred edits were undone, the one before should be out of reach', async () => {
     const { angleId } = await piece();
     let { attempt } = await newClip(coach, angleId);
-    for (let i = 0; i < 12; i++) {
+    for (let i = 0; i < 102; i++) {
       const { body } = await edit(attempt, { depth: i % 5 });
       attempt = (body as { attempts: Attempt[] }).attempts[0]!;
     }
     const answers = [];
-    for (let i = 0; i < 11; i++) answers.push((await coach.ask('POST', '/api/undo', { editId: newId() })).status);
-    expect(answers).toEqual([...Array<number>(10).fill(200), 409]);
+    for (let i = 0; i < 101; i++) answers.push((await coach.ask('POST', '/api/undo', { editId: newId() })).status);
+    expect(answers).toEqual([...Array<number>(100).fill(200), 409]);
   });
 
   test('when the change records of an edit are read, they should say who, when, entity, field, before, after and base version', async () => {

@@ -61,3 +61,7 @@ export const readConfig = (env: NodeJS.ProcessEnv): Config => {
     signInTries: value['ODOGRAPH_SIGN_IN_TRIES']!,
   };
 };
+
+/** The address that people open, without a stroke at its end: for links in letters. */
+export const addressOf = (config: Config): string =>
+  config.publicUrl ? config.publicUrl.href.replace(/\/$/, '') : `http://${config.host}:${config.port}`;

@@ -42,7 +42,7 @@ describe('migrations', () => {
        FROM information_schema.key_column_usage WHERE table_schema = DATABASE() GROUP BY table_name, constraint_name`,
       { type: QueryTypes.SELECT },
     );
-    const shared = ['academies', 'accounts', 'migrations', 'sessions'];
+    const shared = ['academies', 'accounts', 'migrations', 'password_resets', 'sessions'];
     for (const row of rows.filter((r) => !shared.includes(r.t))) {
       if (row.k === 'PRIMARY') expect([row.t, row.cols.split(',')[0]]).toEqual([row.t, 'academy_id']);
       else if (row.target && !['academies', 'accounts'].includes(row.target))

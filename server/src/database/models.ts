@@ -12,7 +12,19 @@ const at = { type: DataTypes.DATE(3) };
 
 /** The kinds of rows that edits change, each with its table and its own columns (attribute names; columns are the same in snake case). */
 const ENTITIES = {
-  person: ['persons', { name: text }],
+  person: [
+    'persons',
+    {
+      name: text,
+      athlete: flag,
+      member: flag,
+      accountId: id,
+      level: text,
+      age: text,
+      filming: flag,
+      shownTo: text,
+    },
+  ],
   file: [
     'files',
     {
@@ -122,6 +134,33 @@ const ENTITIES = {
       note: { type: DataTypes.TEXT },
     },
   ],
+  route: ['routes', { name: text }],
+  routeStep: [
+    'route_steps',
+    {
+      routeId: id,
+      ordinal: int,
+      fromPlace: text,
+      action: text,
+      toPlace: text,
+      clipId: id,
+      cue: text,
+      note: { type: DataTypes.TEXT },
+    },
+  ],
+  word: [
+    'word_changes',
+    {
+      kind: text,
+      wordKey: text,
+      name: text,
+      hidden: flag,
+      definition: { type: DataTypes.JSON },
+      scopeKind: text,
+      scopeId: id,
+    },
+  ],
+  alias: ['word_aliases', { wordChangeId: id, alias: text, scopeKind: text, scopeId: id }],
 } as const satisfies Record<string, readonly [string, ModelAttributes]>;
 
 export type Entity = keyof typeof ENTITIES;
@@ -131,7 +170,16 @@ export const columnsOf = (entity: Entity): readonly string[] => Object.keys(ENTI
 
 export type Models = Readonly<
   Record<
-    Entity | 'academy' | 'account' | 'membership' | 'session' | 'wordChange' | 'wordAlias' | 'edit' | 'changeRecord',
+    | Entity
+    | 'academy'
+    | 'account'
+    | 'membership'
+    | 'session'
+    | 'edit'
+    | 'changeRecord'
+    | 'invitation'
+    | 'passwordReset'
+    | 'mail',
     RowModel
   >
 >;
@@ -161,6 +209,7 @@ export const defineModels = (sequelize: Sequelize): Models => {
       timeZone: text,
       createdAt: at,
       demoLoadedAt: at,
+      libraryVersion: int,
     }),
     account: define('accounts', {
       id: { ...id, primaryKey: true },
@@ -174,16 +223,18 @@ export const defineModels = (sequelize: Sequelize): Models => {
       accountId: { ...id, primaryKey: true },
       role: text,
       createdAt: at,
+      removedAt: at,
     }),
     session: define('sessions', {
       tokenHash: { ...text, primaryKey: true },
+      id,
       academyId: id,
       accountId: id,
       createdAt: at,
+      lastSeenAt: at,
+      agent: text,
       expiresAt: at,
     }),
-    wordChange: define('word_changes', { ...own, kind: text, wordKey: text, name: text, hidden: flag }),
-    wordAlias: define('word_aliases', { ...own, wordChangeId: id, alias: text }),
     edit: define('edits', {
       academyId: { ...id, primaryKey: true },
       id: { ...id, primaryKey: true },
@@ -192,6 +243,33 @@ export const defineModels = (sequelize: Sequelize): Models => {
       undoesId: id,
       undoneAt: at,
       number: { type: DataTypes.BIGINT },
+      libraryVersion: int,
+    }),
+    invitation: define('invitations', {
+      academyId: { ...id, primaryKey: true },
+      id: { ...id, primaryKey: true },
+      email: text,
+      role: text,
+      tokenHash: text,
+      invitedBy: id,
+      createdAt: at,
+      expiresAt: at,
+      spentAt: at,
+    }),
+    passwordReset: define('password_resets', {
+      tokenHash: { ...text, primaryKey: true },
+      accountId: id,
+      createdAt: at,
+      expiresAt: at,
+      spentAt: at,
+    }),
+    mail: define('mails', {
+      academyId: { ...id, primaryKey: true },
+      id: { ...id, primaryKey: true },
+      toEmail: text,
+      subject: text,
+      body: { type: DataTypes.TEXT },
+      sentAt: at,
     }),
     changeRecord: define('change_records', {
       academyId: { ...id, primaryKey: true },

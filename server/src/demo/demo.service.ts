@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { Inject, Injectable } from '@nestjs/common';
 import { newClip, newFootage, type NewClip, type NewFootage } from '@odograph/core/contract';
 import type { Session } from '../accounts/session.js';
-import { hashPassword } from '../accounts/accounts.service.js';
+import { hashPassword } from '../accounts/tokens.js';
 import { ClipsService } from '../clips/clips.service.js';
 import type { AcademyId } from '../database/academyId.js';
 import type { Models } from '../database/models.js';
@@ -53,6 +53,7 @@ export class DemoService {
           timeZone: academy.timeZone,
           createdAt: new Date(),
           demoLoadedAt: null,
+          libraryVersion: 0,
         });
       await this.loadAccounts(academy);
       await this.loadLibrary(academy, folder);
@@ -82,7 +83,7 @@ export class DemoService {
       accountId: academy.accounts[0]!.id,
       academyId: academy.id as AcademyId,
       role: 'head',
-      tokenHash: '',
+      id: '',
     };
     for (const file of academy.files)
       await this.media.takeIn(session, file.id, file.path, createReadStream(join(folder, file.path)));

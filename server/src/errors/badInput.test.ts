@@ -64,33 +64,11 @@ describe('bad input', () => {
   });
 
   test('when the body is no JSON, too long or nothing, it should be refused as such', async () => {
-    for (const body of ['{"editId":', '[]', 'null', `"${'x'.repeat(400_000)}"`]) {
+    for (const body of ['{"editId":', '[]', 'null', `"${'x'.repeat(700_000)}"`]) {
       const answer = await coach.ask('POST', '/api/clips', body);
       expect([answer.status, (answer.body as { code: string }).code]).toEqual([400, 'invalid']);
     }
     expect((await coach.ask('POST', '/api/clips')).status).toBe(400);
-  });
-
-  /** Every route the server has, as Express knows them, with ids filled in. */
-  const allRoutes = (): (readonly [method: string, path: string])[] => {
-    type Layer = { readonly route?: { readonly path: string; readonly methods: Record<string, boolean> } };
-    const { router } = app.app.getHttpAdapter().getInstance() as unknown as { router: { stack: readonly Layer[] } };
-    return router.stack.flatMap(({ route }) =>
-      route
-        ? Object.keys(route.methods).map((m) => [m.toUpperCase(), route.path.replace(/:\w+/g, () => newId())] as const)
-        : [],
-    );
-  };
-
-  test('when nobody is signed in, every route but sign-in and health should say so', async () => {
-    const routes = allRoutes();
-    expect(routes.length).toBeGreaterThanOrEqual(17);
-    for (const [method, path] of routes) {
-      const { status } = await app.client().ask(method, path);
-      const isOpen = path === '/api/sign-in' || path === '/api/health';
-      expect([method, path, status]).toEqual([method, path, isOpen ? expect.any(Number) : 401]);
-    }
-    expect((await app.client('odograph_session=forged').ask('GET', '/api/library')).status).toBe(401);
   });
 
   test('when a note holds HTML, it should be kept as the text it is', async () => {

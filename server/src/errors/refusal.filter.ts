@@ -18,6 +18,11 @@ const STATUS: Record<RefusalCode, number> = {
   'too-large': 413,
   'nothing-to-undo': 409,
   'cannot-undo': 409,
+  'last-head': 409,
+  'member-already': 409,
+  'link-spent': 410,
+  'in-use': 409,
+  'above-in-bin': 409,
   internal: 500,
 };
 
@@ -49,6 +54,16 @@ const messageOf = (refusal: Refusal): string => {
       return 'There is nothing to undo.';
     case 'cannot-undo':
       return `Cannot be undone: ${refusal.facts.field} was changed again since.`;
+    case 'last-head':
+      return 'Somebody has to stay who is a head.';
+    case 'member-already':
+      return 'This mail belongs to a member already.';
+    case 'link-spent':
+      return 'This link was used before, was taken back, or is too old.';
+    case 'in-use':
+      return `In use by ${refusal.facts.count} ${refusal.facts.by}.`;
+    case 'above-in-bin':
+      return `The ${refusal.facts.what} it belongs to is in the bin.`;
     case 'internal':
       return 'Something went wrong on the server; nothing was saved.';
   }

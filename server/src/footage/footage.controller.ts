@@ -1,22 +1,50 @@
-import { Body, Controller, HttpCode, Inject, Param, Patch, Post } from '@nestjs/common';
-import { footageEdit, newFootage, type Changed } from '@odograph/core/contract';
+import { Controller, Delete, HttpCode, Inject, Param, Patch, Post } from '@nestjs/common';
+import {
+  footageEdit,
+  newFootage,
+  removal,
+  type Removal,
+  type Changed,
+  type NewFootage,
+  type FootageEdit,
+} from '@odograph/core/contract';
+import { CheckedBody, Says } from '../api/describe.js';
 import { CurrentSession } from '../accounts/session.guard.js';
 import type { Session } from '../accounts/session.js';
-import { checked } from '../errors/checked.js';
+import { BinService } from '../bin/bin.service.js';
 import { FootageService } from './footage.service.js';
 
 @Controller('footage')
 export class FootageController {
-  constructor(@Inject(FootageService) private readonly footage: FootageService) {}
+  constructor(
+    @Inject(FootageService) private readonly footage: FootageService,
+    @Inject(BinService) private readonly bin: BinService,
+  ) {}
 
+  @Says('New footage with its first angle: the whole of one file')
   @Post()
   @HttpCode(200)
-  create(@CurrentSession() session: Session, @Body() body: unknown): Promise<Changed> {
-    return this.footage.create(session, checked(newFootage, body));
+  create(@CurrentSession() session: Session, @CheckedBody(newFootage) body: NewFootage): Promise<Changed> {
+    return this.footage.create(session, body);
   }
 
+  @Says('Changes what is known of footage')
   @Patch(':id')
-  edit(@CurrentSession() session: Session, @Param('id') id: string, @Body() body: unknown): Promise<Changed> {
-    return this.footage.edit(session, id, checked(footageEdit, body));
+  edit(
+    @CurrentSession() session: Session,
+    @Param('id') id: string,
+    @CheckedBody(footageEdit) body: FootageEdit,
+  ): Promise<Changed> {
+    return this.footage.edit(session, id, body);
+  }
+
+  @Says('Puts footage in the bin, with everything that was seen on it')
+  @Delete(':id')
+  remove(
+    @CurrentSession() session: Session,
+    @Param('id') id: string,
+    @CheckedBody(removal) body: Removal,
+  ): Promise<Changed> {
+    return this.bin.removeFootage(session, id, body.editId, body.baseVersion);
   }
 }

@@ -1,10 +1,11 @@
 import { Module } from '@nestjs/common';
+import { BinModule } from '../bin/bin.module.js';
 import { MediaModule } from '../media/media.module.js';
 import { FootageController } from './footage.controller.js';
 import { FootageService } from './footage.service.js';
 
 @Module({
-  imports: [MediaModule],
+  imports: [MediaModule, BinModule],
   controllers: [FootageController],
   providers: [FootageService],
   exports: [FootageService],

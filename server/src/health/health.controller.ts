@@ -2,6 +2,7 @@ import { Controller, Get, Inject } from '@nestjs/common';
 import type { HealthAnswer } from '@odograph/core/contract';
 import { QueryTypes, Sequelize } from 'sequelize';
 import { Public } from '../accounts/session.guard.js';
+import { Says } from '../api/describe.js';
 import { CONFIG, type Config } from '../config/config.js';
 
 @Controller('health')
@@ -12,6 +13,7 @@ export class HealthController {
   ) {}
 
   @Public()
+  @Says('Whether server and database answer')
   @Get()
   async health(): Promise<HealthAnswer> {
     await this.sequelize.query('SELECT 1', { type: QueryTypes.SELECT });

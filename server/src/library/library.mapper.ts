@@ -6,10 +6,12 @@ import type {
   Finish,
   Footage,
   Instant,
+  KeptRoute,
   MediaFile,
   Person,
   ReactionUse,
   ReasonUse,
+  RouteStep,
   State,
 } from '@odograph/core';
 import type { Row } from '../database/models.js';
@@ -17,7 +19,8 @@ import type { Row } from '../database/models.js';
 /** Rows to what the rest of the program knows, and back. Sequelize never leaves the repositories. */
 const pick = <T>(row: Row, ...fields: string[]): T => Object.fromEntries(fields.map((f) => [f, row[f]])) as T;
 
-export const toPerson = (row: Row): Person => pick(row, 'id', 'version', 'name');
+export const toPerson = (row: Row): Person =>
+  pick(row, 'id', 'version', 'name', 'athlete', 'member', 'accountId', 'level', 'age', 'filming', 'shownTo');
 export const toFile = (row: Row): MediaFile => ({
   ...pick<MediaFile>(row, 'id', 'name', 'mime', 'sha256', 'frames', 'width', 'height', 'timeBaseNum', 'timeBaseDen'),
   sizeBytes: Number(row['sizeBytes']),
@@ -163,4 +166,14 @@ export const toAttempt = (
   controls: below.controls.map(toControl),
   reactions: below.reactions.map(toReaction),
   reasons: below.reasons.map(toReason),
+});
+
+const toStep = (row: Row): RouteStep => ({
+  ...pick<RouteStep>(row, 'id', 'action', 'clipId', 'cue', 'note'),
+  from: row['fromPlace'] as string,
+  to: row['toPlace'] as string,
+});
+export const toRoute = (row: Row, steps: readonly Row[]): KeptRoute => ({
+  ...pick<KeptRoute>(row, 'id', 'version', 'name'),
+  steps: steps.map(toStep),
 });

@@ -1,12 +1,24 @@
 import { Inject, Injectable } from '@nestjs/common';
-import type { Attempt, Library, WordChange } from '@odograph/core';
+import type { Attempt, Definition, KeptRoute, Library, OwnAlias, Scope, WordChange } from '@odograph/core';
 import { Op } from 'sequelize';
 import type { AcademyId } from '../database/academyId.js';
 import type { Entity, Models, Row } from '../database/models.js';
 import { MODELS } from '../database/tokens.js';
-import { toAngle, toAttempt, toClip, toFile, toFootage, toPerson } from './library.mapper.js';
+import { toAngle, toAttempt, toClip, toFile, toFootage, toPerson, toRoute } from './library.mapper.js';
 
-type Rows = Pick<Library, 'persons' | 'files' | 'footage' | 'angles' | 'attempts' | 'clips'>;
+type Rows = Pick<Library, 'persons' | 'files' | 'footage' | 'angles' | 'attempts' | 'clips' | 'routes'>;
+
+const toScope = (row: Row): Scope => {
+  const id = row['scopeId'] as string;
+  switch (row['scopeKind']) {
+    case 'coach':
+      return { kind: 'coach', accountId: id };
+    case 'footage':
+      return { kind: 'footage', footageId: id };
+    default:
+      return { kind: 'academy' };
+  }
+};
 
 @Injectable()
 export class LibraryRepository {
@@ -51,13 +63,14 @@ export class LibraryRepository {
 
   /** The records of an academy, or those among the given ids; what lies in the bin is left out. */
   async records(academy: AcademyId, ids?: (entity: Entity) => ReadonlySet<string>): Promise<Rows> {
-    const [persons, files, footage, angles, attempts, clips] = await Promise.all([
+    const [persons, files, footage, angles, attempts, clips, routes] = await Promise.all([
       this.rows(academy, 'person', ids?.('person')),
       this.rows(academy, 'file', ids?.('file')),
       this.rows(academy, 'footage', ids?.('footage')),
       this.rows(academy, 'angle', ids?.('angle')),
       this.attempts(academy, ids?.('attempt')),
       this.rows(academy, 'clip', ids?.('clip')),
+      this.routes(academy, ids?.('route')),
     ]);
     return {
       persons: persons.map(toPerson),
@@ -66,35 +79,59 @@ export class LibraryRepository {
       angles: angles.map(toAngle),
       attempts,
       clips: clips.map(toClip),
+      routes,
     };
+  }
+
+  private async routes(academy: AcademyId, ids?: ReadonlySet<string>): Promise<KeptRoute[]> {
+    const rows = await this.rows(academy, 'route', ids);
+    if (!rows.length) return [];
+    const steps = await this.models.routeStep.findAll({
+      where: { academyId: academy, deletedAt: null, routeId: { [Op.in]: rows.map((r) => r['id'] as string) } },
+      order: [
+        ['ordinal', 'ASC'],
+        ['id', 'ASC'],
+      ],
+    });
+    const plain = steps.map((s) => s.get({ plain: true }));
+    return rows.map((row) =>
+      toRoute(
+        row,
+        plain.filter((s) => s['routeId'] === row['id']),
+      ),
+    );
   }
 
   async wordChanges(academy: AcademyId): Promise<readonly WordChange[]> {
     const [changes, aliases] = await Promise.all([
-      this.models.wordChange.findAll({
+      this.rows(academy, 'word'),
+      this.models.alias.findAll({
         where: { academyId: academy, deletedAt: null },
         order: [
-          ['kind', 'ASC'],
-          ['wordKey', 'ASC'],
+          ['alias', 'ASC'],
+          ['id', 'ASC'],
         ],
       }),
-      this.models.wordAlias.findAll({ where: { academyId: academy, deletedAt: null }, order: [['alias', 'ASC']] }),
     ]);
+    const byWord = new Map<string, OwnAlias[]>();
+    for (const row of aliases.map((a) => a.get({ plain: true }))) {
+      const id = row['wordChangeId'] as string;
+      const alias: OwnAlias = { id: row['id'] as string, alias: row['alias'] as string, scope: toScope(row) };
+      byWord.set(id, [...(byWord.get(id) ?? []), alias]);
+    }
     return changes.map((row): WordChange => {
-      const c = row.get({ plain: true }) as {
-        id: string;
-        kind: WordChange['kind'];
-        wordKey: string;
-        name: string | null;
-        hidden: boolean;
-      };
-      const own = aliases.filter((a) => a.get('wordChangeId') === c.id).map((a) => a.get('alias') as string);
+      const scope = toScope(row);
+      const own = byWord.get(row['id'] as string);
       return {
-        kind: c.kind,
-        key: c.wordKey,
-        ...(c.name === null ? {} : { name: c.name }),
-        ...(c.hidden ? { hidden: true } : {}),
-        ...(own.length ? { aliases: own } : {}),
+        id: row['id'] as string,
+        version: row['version'] as number,
+        kind: row['kind'] as WordChange['kind'],
+        key: row['wordKey'] as string,
+        ...(row['name'] === null ? {} : { name: row['name'] as string }),
+        ...(row['hidden'] ? { hidden: true } : {}),
+        ...(row['definition'] === null ? {} : { definition: row['definition'] as Definition }),
+        ...(scope.kind === 'academy' ? {} : { scope }),
+        ...(own ? { aliases: own } : {}),
       };
     });
   }

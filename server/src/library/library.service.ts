@@ -1,7 +1,8 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { analyse, toGraphml, wordsOf, type Library, type Words } from '@odograph/core';
+import { analyse, forMembers, toGraphml, wordsOf, type Library, type Words } from '@odograph/core';
 import type { Changed } from '@odograph/core/contract';
 import { AccountsRepository } from '../accounts/accounts.repository.js';
+import type { Session } from '../accounts/session.js';
 import type { Touched } from '../changes/edit.js';
 import type { AcademyId } from '../database/academyId.js';
 import { LibraryRepository } from './library.repository.js';
@@ -24,21 +25,28 @@ export class LibraryService {
     return { format: 'odograph-library', formatVersion: 1, academy: { id, name, timeZone }, wordChanges, ...records };
   }
 
+  /** The library as somebody may see it. */
+  async libraryFor(session: Session): Promise<Library> {
+    const library = await this.library(session.academyId);
+    return session.role === 'student' ? forMembers(library) : library;
+  }
+
   async words(academy: AcademyId): Promise<Words> {
     return wordsOf({ wordChanges: await this.records.wordChanges(academy) });
   }
 
-  async graphml(academy: AcademyId): Promise<string> {
-    return toGraphml(analyse(await this.library(academy)));
+  async graphml(session: Session): Promise<string> {
+    return toGraphml(analyse(await this.libraryFor(session)));
   }
 
   /** The records that an edit touched, as they are now; those that are gone are named. */
   async changed(academy: AcademyId, touched: Touched): Promise<Changed> {
     const records = await this.records.records(academy, (entity) => touched.get(entity) ?? NOTHING);
     const there = new Set(Object.values(records).flatMap((rows) => rows.map((r) => r.id)));
-    const removed = (['person', 'footage', 'angle', 'attempt', 'clip'] as const)
+    const removed = (['person', 'footage', 'angle', 'attempt', 'clip', 'route'] as const)
       .flatMap((entity) => [...(touched.get(entity) ?? [])])
       .filter((id) => !there.has(id));
-    return { ...records, removed };
+    const wordChanges = touched.has('word') ? { wordChanges: await this.records.wordChanges(academy) } : {};
+    return { ...records, ...wordChanges, removed };
   }
 }

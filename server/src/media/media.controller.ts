@@ -6,6 +6,7 @@ import type { Request, Response } from 'express';
 import Joi from 'joi';
 import { CurrentSession } from '../accounts/session.guard.js';
 import type { Session } from '../accounts/session.js';
+import { Says } from '../api/describe.js';
 import { checked } from '../errors/checked.js';
 import { MediaService } from './media.service.js';
 import { MediaStore } from './mediaStore.js';
@@ -22,6 +23,7 @@ export class MediaController {
   ) {}
 
   /** The file itself is the body of the request. */
+  @Says('Takes a file in; the file itself is the body')
   @Put(':id')
   takeIn(
     @CurrentSession() session: Session,
@@ -32,25 +34,29 @@ export class MediaController {
     return this.media.takeIn(session, checked(idParam.label('id'), id), checked(fileName, name), request);
   }
 
+  @Says('The file as it came in')
   @Get(':id/media')
   async play(@CurrentSession() session: Session, @Param('id') id: string, @Res() response: Response): Promise<void> {
-    const file = await this.media.require(session.academyId, id);
+    const file = await this.media.requireFor(session, id);
     response.type(file.mime);
     await this.send(response, this.store.original(session.academyId, id));
   }
 
+  @Says('Presentation times of all frames')
   @Get(':id/times')
   async times(
     @CurrentSession() session: Session,
     @Param('id') id: string,
     @Res({ passthrough: true }) response: Response,
   ): Promise<TimesAnswer> {
+    await this.media.requireFor(session, id);
     const times = await this.media.times(session.academyId, id);
     response.setHeader('Cache-Control', KEEP);
     response.setHeader('Vary', 'Cookie');
     return times;
   }
 
+  @Says('One frame as a picture')
   @Get(':id/stills/:frame')
   async still(
     @CurrentSession() session: Session,
@@ -58,7 +64,7 @@ export class MediaController {
     @Param('frame') frame: string,
     @Res() response: Response,
   ): Promise<void> {
-    await this.media.require(session.academyId, id);
+    await this.media.requireFor(session, id);
     const path = await this.media.still(
       session.academyId,
       id,

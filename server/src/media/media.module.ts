@@ -8,6 +8,6 @@ import { Stills } from './stills.js';
 @Module({
   controllers: [MediaController],
   providers: [MediaService, MediaRepository, MediaStore, Stills],
-  exports: [MediaService],
+  exports: [MediaService, MediaStore],
 })
 export class MediaModule {}

@@ -1,9 +1,9 @@
+import { isForAcademy, type MediaFile } from '@odograph/core';
 import { Inject, Injectable } from '@nestjs/common';
-import type { MediaFile } from '@odograph/core';
 import type { AcademyId } from '../database/academyId.js';
 import type { Models } from '../database/models.js';
 import { MODELS } from '../database/tokens.js';
-import { toFile } from '../library/library.mapper.js';
+import { toFile, toPerson } from '../library/library.mapper.js';
 
 @Injectable()
 export class MediaRepository {
@@ -12,5 +12,20 @@ export class MediaRepository {
   async file(academy: AcademyId, id: string): Promise<MediaFile | undefined> {
     const row = await this.models.file.findOne({ where: { academyId: academy, id, deletedAt: null } });
     return row ? toFile(row.get({ plain: true })) : undefined;
+  }
+
+  /** Whether a file shows footage whose athletes may both be shown to the whole academy. */
+  async isForAcademy(academy: AcademyId, id: string): Promise<boolean> {
+    const angles = await this.models.angle.findAll({ where: { academyId: academy, fileId: id, deletedAt: null } });
+    for (const angle of angles) {
+      const footage = await this.models.footage.findOne({
+        where: { academyId: academy, id: angle.get('footageId') as string, deletedAt: null },
+      });
+      if (!footage) continue;
+      const ids = [footage.get('athleteA') as string, footage.get('athleteB') as string];
+      const athletes = await this.models.person.findAll({ where: { academyId: academy, id: ids } });
+      if (athletes.length === 2 && athletes.every((a) => isForAcademy(toPerson(a.get({ plain: true }))))) return true;
+    }
+    return false;
   }
 }

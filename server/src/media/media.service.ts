@@ -38,6 +38,13 @@ export class MediaService {
     return file;
   }
 
+  /** The file, if this person may see it. */
+  async requireFor({ academyId, role }: Session, id: string): Promise<MediaFile> {
+    const file = await this.require(academyId, id);
+    if (role === 'student' && !(await this.files.isForAcademy(academyId, id))) throw notFound();
+    return file;
+  }
+
   /** Takes a file in: whole on the disk and read through before it counts. The same id with the same bytes again is the same file. */
   async takeIn(session: Session, id: string, name: string, body: Readable): Promise<MediaFile> {
     const academy = session.academyId;

@@ -70,6 +70,11 @@ export class MediaStore {
     await handle.close();
   }
 
+  /** Deletes a file with everything that was made of it. */
+  async remove(academy: AcademyId, fileId: string): Promise<void> {
+    await rm(this.folder(academy, fileId), { recursive: true, force: true });
+  }
+
   async deltas(academy: AcademyId, fileId: string): Promise<readonly number[]> {
     return (JSON.parse(await readFile(join(this.folder(academy, fileId), 'times.json'), 'utf8')) as Times).deltas;
   }

@@ -2,7 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { Suspense, useLayoutEffect } from 'react';
 import { NavLink, Outlet, useLocation } from 'react-router';
 import { AccountMenu, SignedIn } from '../features/accounts/index.js';
-import { Refusal, SaveState, failureText, useLibraryQuery } from '../features/library/index.js';
+import { Refusal, SaveState, failureText, useLibraryQuery, useMayWrite } from '../features/library/index.js';
 import { Action, ProfileMark } from '../design/index.js';
 
 /** The screens in the order of the work. */
@@ -16,59 +16,62 @@ const SCREENS = [
 
 const DARK = ['/break-down', '/routes/play'];
 
-const Bar = (): React.JSX.Element => (
-  <Flex
-    as="header"
-    height="44px"
-    flexShrink="0"
-    alignItems="center"
-    gap="5"
-    paddingInline="4"
-    borderBottomWidth="1px"
-    background="ground"
-  >
-    <Box
-      as="span"
-      display="inline-flex"
+const Bar = (): React.JSX.Element => {
+  const mayWrite = useMayWrite();
+  return (
+    <Flex
+      as="header"
+      height="44px"
+      flexShrink="0"
       alignItems="center"
-      gap="2"
-      fontFamily="heading"
-      fontWeight="600"
-      fontSize="20px"
-      color="us"
+      gap="5"
+      paddingInline="4"
+      borderBottomWidth="1px"
+      background="ground"
     >
-      <ProfileMark small />
-      Odograph
-    </Box>
-    <Flex as="nav" aria-label="Screens" gap="1" height="100%">
-      {SCREENS.map(({ to, name }) => (
-        <Box
-          key={to}
-          asChild
-          display="flex"
-          alignItems="center"
-          paddingInline="3"
-          height="100%"
-          fontFamily="heading"
-          fontSize="18px"
-          fontWeight="500"
-          color="inkSoft"
-          borderBottomWidth="3px"
-          paddingTop="3px"
-          css={{
-            borderBottomColor: 'transparent',
-            '&[aria-current=page]': { color: 'ink', borderBottomColor: 'var(--od-inHand)' },
-          }}
-        >
-          <NavLink to={to}>{name}</NavLink>
-        </Box>
-      ))}
+      <Box
+        as="span"
+        display="inline-flex"
+        alignItems="center"
+        gap="2"
+        fontFamily="heading"
+        fontWeight="600"
+        fontSize="20px"
+        color="us"
+      >
+        <ProfileMark small />
+        Odograph
+      </Box>
+      <Flex as="nav" aria-label="Screens" gap="1" height="100%">
+        {SCREENS.filter(({ to }) => mayWrite || to !== '/break-down').map(({ to, name }) => (
+          <Box
+            key={to}
+            asChild
+            display="flex"
+            alignItems="center"
+            paddingInline="3"
+            height="100%"
+            fontFamily="heading"
+            fontSize="18px"
+            fontWeight="500"
+            color="inkSoft"
+            borderBottomWidth="3px"
+            paddingTop="3px"
+            css={{
+              borderBottomColor: 'transparent',
+              '&[aria-current=page]': { color: 'ink', borderBottomColor: 'var(--od-inHand)' },
+            }}
+          >
+            <NavLink to={to}>{name}</NavLink>
+          </Box>
+        ))}
+      </Flex>
+      <Box flex="1" />
+      <SaveState />
+      <AccountMenu />
     </Flex>
-    <Box flex="1" />
-    <SaveState />
-    <AccountMenu />
-  </Flex>
-);
+  );
+};
 
 const Inside = (): React.JSX.Element | null => {
   const { data, error, refetch } = useLibraryQuery(undefined, { refetchOnMountOrArgChange: false });
@@ -88,7 +91,10 @@ export const Frame = (): React.JSX.Element => {
   const isDark = DARK.some((start) => pathname.startsWith(start));
   useLayoutEffect(() => {
     const screen = SCREENS.find((s) => pathname.startsWith(s.to));
-    document.title = screen ? `${screen.name} – Odograph` : 'Odograph';
+    document.title = `${screen?.name ?? (pathname.startsWith('/academy') ? 'Academy' : '')} – Odograph`.replace(
+      /^ – /,
+      '',
+    );
   }, [pathname]);
   useLayoutEffect(() => {
     document.documentElement.dataset['room'] = isDark ? 'dark' : 'paper';

@@ -1,10 +1,15 @@
 import { Navigate, createBrowserRouter } from 'react-router';
-import { SignIn } from '../features/accounts/index.js';
+import { Forgotten, Invitation, NewAcademy, NewPassword, SignIn } from '../features/accounts/index.js';
+import { Academy } from './Academy.js';
 import { Frame } from './Frame.js';
 import { NotThere } from './NotThere.js';
 
 export const router = createBrowserRouter([
   { path: '/sign-in', element: <SignIn /> },
+  { path: '/new-academy', element: <NewAcademy /> },
+  { path: '/invitation', element: <Invitation /> },
+  { path: '/forgotten', element: <Forgotten /> },
+  { path: '/new-password', element: <NewPassword /> },
   {
     element: <Frame />,
     hydrateFallbackElement: <></>,
@@ -20,8 +25,27 @@ export const router = createBrowserRouter([
       { path: '/map', lazy: async () => ({ Component: (await import('../features/map/screen.js')).MapScreen }) },
       { path: '/routes', lazy: async () => ({ Component: (await import('../features/routes/index.js')).RouteFinder }) },
       {
+        path: '/routes/:routeId',
+        lazy: async () => ({ Component: (await import('../features/routes/index.js')).KeptRoute }),
+      },
+      {
         path: '/routes/play',
         lazy: async () => ({ Component: (await import('../features/routes/index.js')).RoutePlayer }),
+      },
+      {
+        path: '/academy',
+        element: <Academy />,
+        children: [
+          { index: true, element: <Navigate to="/academy/people" replace /> },
+          { path: 'people', lazy: async () => ({ Component: (await import('../features/people/index.js')).People }) },
+          { path: 'letters', lazy: async () => ({ Component: (await import('../features/people/index.js')).Letters }) },
+          {
+            path: 'sessions',
+            lazy: async () => ({ Component: (await import('../features/people/index.js')).Sessions }),
+          },
+          { path: 'words', lazy: async () => ({ Component: (await import('../features/words/index.js')).WordList }) },
+          { path: 'bin', lazy: async () => ({ Component: (await import('../features/bin/index.js')).Bin }) },
+        ],
       },
       { path: '*', element: <NotThere /> },
     ],

@@ -1,6 +1,12 @@
 import { configureStore } from '@reduxjs/toolkit';
-import { accountsApi } from '../features/accounts/index.js';
-import { editsListener, editsRestored, editsSlice, serverApi, type PendingEdit } from '../features/library/index.js';
+import {
+  editsListener,
+  editsReplaced,
+  editsSlice,
+  selectAccountId,
+  serverApi,
+  type PendingEdit,
+} from '../features/library/index.js';
 import { mapListener, mapSlice } from '../features/map/index.js';
 
 export const makeStore = () =>
@@ -28,11 +34,11 @@ export const keepPending = (store: Store): void => {
   let last: readonly PendingEdit[] | undefined;
   store.subscribe(() => {
     const state = store.getState();
-    const id = accountsApi.endpoints.me.select()(state).data?.account.id;
+    const id = selectAccountId(state);
     if (id !== undefined && id !== account) {
       account = id;
-      const restored = kept(id);
-      if (restored.length) store.dispatch(editsRestored(restored));
+      store.dispatch(editsReplaced(kept(id)));
+      return;
     }
     const { pending } = store.getState().edits;
     if (account === undefined || pending === last) return;

@@ -62,6 +62,7 @@ const config = defineConfig({
     'html, body, #root': { height: '100%' },
     body: { background: 'ground', color: 'ink', fontFamily: BODY, fontSize: '15px', lineHeight: 1.45 },
     '*': { borderColor: 'hairline' },
+    'input[type=checkbox], input[type=range]': { accentColor: 'var(--od-ink)' },
     '*:focus-visible': { outline: '2px solid var(--od-inHand)', outlineOffset: '2px' },
     '::selection': { background: 'inHandSoft' },
     '.sr-only': {

@@ -34,4 +34,6 @@ export type MapWorker = {
   readonly load: (library: Library, view: MapView) => MapPicture;
   /** Routes over the library that was loaded last. */
   readonly routes: (question: RouteQuestion) => readonly MapRoute[];
+  /** How many limbs have to change before each of these lines, gone one after the other; 0 where nothing is recorded. */
+  readonly gripChanges: (lineIds: readonly string[]) => readonly number[];
 };

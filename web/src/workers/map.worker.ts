@@ -1,4 +1,4 @@
-import { bestRoutes, buildHeights, buildLines, loggedOf, wordsOf, type Line } from '@odograph/core';
+import { bestRoutes, buildHeights, buildLines, gripChanges, loggedOf, wordsOf, type Line } from '@odograph/core';
 import { expose } from 'comlink';
 import type { MapLine, MapWorker } from './map.protocol.js';
 
@@ -30,6 +30,13 @@ const worker: MapWorker = {
       ...route,
       steps: route.steps.map((step) => ({ ...step, line: plain(step.line) })),
     })),
+  gripChanges: (lineIds) => {
+    const byId = new Map(lines.map((line) => [line.id, line]));
+    return lineIds.map((id, i) => {
+      const [before, line] = [byId.get(lineIds[i - 1] ?? ''), byId.get(id)];
+      return before && line ? gripChanges(before.gripsAtEnd, line.gripsAtCommit) : 0;
+    });
+  },
 };
 
 expose(worker);

@@ -13,7 +13,7 @@ const academyTable = (
   links: Record<string, string> = {},
   extra: string[] = [],
 ): string =>
-  `CREATE TABLE ${table} (
+  `CREATE TABLE IF NOT EXISTS ${table} (
     academy_id ${ID} NOT NULL, id ${ID} NOT NULL, version INT UNSIGNED NOT NULL DEFAULT 1,
     created_at DATETIME(3) NOT NULL, changed_at DATETIME(3) NOT NULL, deleted_at DATETIME(3) NULL,
     ${[...columns, 'PRIMARY KEY (academy_id, id)', 'FOREIGN KEY (academy_id) REFERENCES academies (id)', ...Object.entries(links).map(([column, to]) => `FOREIGN KEY (academy_id, ${column}) REFERENCES ${to} (academy_id, id)`), ...extra].join(',\n    ')}
@@ -22,19 +22,19 @@ const academyTable = (
 const TABLES: readonly (readonly [table: string, sql: string])[] = [
   [
     'academies',
-    `CREATE TABLE academies (id ${ID} NOT NULL PRIMARY KEY, name VARCHAR(120) NOT NULL, time_zone VARCHAR(60) NOT NULL, created_at DATETIME(3) NOT NULL, demo_loaded_at DATETIME(3) NULL) ENGINE=InnoDB`,
+    `CREATE TABLE IF NOT EXISTS academies (id ${ID} NOT NULL PRIMARY KEY, name VARCHAR(120) NOT NULL, time_zone VARCHAR(60) NOT NULL, created_at DATETIME(3) NOT NULL, demo_loaded_at DATETIME(3) NULL) ENGINE=InnoDB`,
   ],
   [
     'accounts',
-    `CREATE TABLE accounts (id ${ID} NOT NULL PRIMARY KEY, email VARCHAR(254) NOT NULL UNIQUE, name VARCHAR(120) NOT NULL, password_hash VARCHAR(255) NOT NULL, created_at DATETIME(3) NOT NULL) ENGINE=InnoDB`,
+    `CREATE TABLE IF NOT EXISTS accounts (id ${ID} NOT NULL PRIMARY KEY, email VARCHAR(254) NOT NULL UNIQUE, name VARCHAR(120) NOT NULL, password_hash VARCHAR(255) NOT NULL, created_at DATETIME(3) NOT NULL) ENGINE=InnoDB`,
   ],
   [
     'memberships',
-    `CREATE TABLE memberships (academy_id ${ID} NOT NULL, account_id ${ID} NOT NULL, role ENUM('head','coach','student') NOT NULL, created_at DATETIME(3) NOT NULL, PRIMARY KEY (academy_id, account_id), FOREIGN KEY (academy_id) REFERENCES academies (id), FOREIGN KEY (account_id) REFERENCES accounts (id)) ENGINE=InnoDB`,
+    `CREATE TABLE IF NOT EXISTS memberships (academy_id ${ID} NOT NULL, account_id ${ID} NOT NULL, role ENUM('head','coach','student') NOT NULL, created_at DATETIME(3) NOT NULL, PRIMARY KEY (academy_id, account_id), FOREIGN KEY (academy_id) REFERENCES academies (id), FOREIGN KEY (account_id) REFERENCES accounts (id)) ENGINE=InnoDB`,
   ],
   [
     'sessions',
-    `CREATE TABLE sessions (token_hash CHAR(64) CHARACTER SET ascii COLLATE ascii_bin NOT NULL PRIMARY KEY, academy_id ${ID} NOT NULL, account_id ${ID} NOT NULL, created_at DATETIME(3) NOT NULL, expires_at DATETIME(3) NOT NULL, FOREIGN KEY (academy_id, account_id) REFERENCES memberships (academy_id, account_id) ON DELETE CASCADE) ENGINE=InnoDB`,
+    `CREATE TABLE IF NOT EXISTS sessions (token_hash CHAR(64) CHARACTER SET ascii COLLATE ascii_bin NOT NULL PRIMARY KEY, academy_id ${ID} NOT NULL, account_id ${ID} NOT NULL, created_at DATETIME(3) NOT NULL, expires_at DATETIME(3) NOT NULL, FOREIGN KEY (academy_id, account_id) REFERENCES memberships (academy_id, account_id) ON DELETE CASCADE) ENGINE=InnoDB`,
   ],
   [
     'word_changes',
@@ -216,11 +216,11 @@ const TABLES: readonly (readonly [table: string, sql: string])[] = [
   ],
   [
     'edits',
-    `CREATE TABLE edits (academy_id ${ID} NOT NULL, id ${ID} NOT NULL, account_id ${ID} NOT NULL, at DATETIME(3) NOT NULL, number BIGINT UNSIGNED NOT NULL AUTO_INCREMENT UNIQUE, undoes_id ${ID} NULL, undone_at DATETIME(3) NULL, PRIMARY KEY (academy_id, id), FOREIGN KEY (academy_id, account_id) REFERENCES memberships (academy_id, account_id), FOREIGN KEY (academy_id, undoes_id) REFERENCES edits (academy_id, id), INDEX (academy_id, account_id, number)) ENGINE=InnoDB`,
+    `CREATE TABLE IF NOT EXISTS edits (academy_id ${ID} NOT NULL, id ${ID} NOT NULL, account_id ${ID} NOT NULL, at DATETIME(3) NOT NULL, number BIGINT UNSIGNED NOT NULL AUTO_INCREMENT UNIQUE, undoes_id ${ID} NULL, undone_at DATETIME(3) NULL, PRIMARY KEY (academy_id, id), FOREIGN KEY (academy_id, account_id) REFERENCES memberships (academy_id, account_id), FOREIGN KEY (academy_id, undoes_id) REFERENCES edits (academy_id, id), INDEX (academy_id, account_id, number)) ENGINE=InnoDB`,
   ],
   [
     'change_records',
-    `CREATE TABLE change_records (academy_id ${ID} NOT NULL, edit_id ${ID} NOT NULL, ordinal INT UNSIGNED NOT NULL, entity VARCHAR(30) CHARACTER SET ascii NOT NULL, entity_id ${ID} NOT NULL, field VARCHAR(40) CHARACTER SET ascii NOT NULL, before_value JSON NULL, after_value JSON NULL, base_version INT UNSIGNED NULL, PRIMARY KEY (academy_id, edit_id, ordinal), FOREIGN KEY (academy_id, edit_id) REFERENCES edits (academy_id, id), INDEX (academy_id, entity, entity_id)) ENGINE=InnoDB`,
+    `CREATE TABLE IF NOT EXISTS change_records (academy_id ${ID} NOT NULL, edit_id ${ID} NOT NULL, ordinal INT UNSIGNED NOT NULL, entity VARCHAR(30) CHARACTER SET ascii NOT NULL, entity_id ${ID} NOT NULL, field VARCHAR(40) CHARACTER SET ascii NOT NULL, before_value JSON NULL, after_value JSON NULL, base_version INT UNSIGNED NULL, PRIMARY KEY (academy_id, edit_id, ordinal), FOREIGN KEY (academy_id, edit_id) REFERENCES edits (academy_id, id), INDEX (academy_id, entity, entity_id)) ENGINE=InnoDB`,
   ],
 ];
 
@@ -229,5 +229,5 @@ export const up = async ({ context }: { context: QueryInterface }): Promise<void
 };
 
 export const down = async ({ context }: { context: QueryInterface }): Promise<void> => {
-  for (const [table] of [...TABLES].reverse()) await context.sequelize.query(`DROP TABLE ${table}`);
+  for (const [table] of [...TABLES].reverse()) await context.sequelize.query(`DROP TABLE IF EXISTS ${table}`);
 };

@@ -1,10 +1,10 @@
 import { Box, Menu, Portal } from '@chakra-ui/react';
 import { ChevronDown } from 'lucide-react';
 import { useDispatch, useSelector } from 'react-redux';
-import { useNavigate } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { Action } from '../../design/index.js';
-import { selectPending, serverApi } from '../library/index.js';
-import { useMeQuery, useSignOutMutation } from './accounts.api.js';
+import { selectPending, serverApi, useMeQuery } from '../library/index.js';
+import { useGoToMutation, useSignOutMutation } from './accounts.api.js';
 import { ACCOUNTS_TEXT as T } from './accounts.text.js';
 
 const item = {
@@ -21,6 +21,7 @@ const item = {
 export const AccountMenu = (): React.JSX.Element | null => {
   const { data: me } = useMeQuery();
   const [signOut] = useSignOutMutation();
+  const [goTo] = useGoToMutation();
   const unsaved = useSelector(selectPending).length > 0;
   const dispatch = useDispatch();
   const navigate = useNavigate();
@@ -31,6 +32,11 @@ export const AccountMenu = (): React.JSX.Element | null => {
     await navigate('/sign-in');
     dispatch(serverApi.util.resetApiState());
   };
+  const goOver = async (academyId: string): Promise<void> => {
+    if (unsaved) window.alert(T.waitForSaving);
+    else if (!(await goTo({ academyId })).error) window.location.assign('/footage');
+  };
+  const sections = [...(me.role === 'student' ? [] : (['people', 'words', 'bin'] as const)), 'sessions' as const];
   return (
     <Menu.Root positioning={{ placement: 'bottom-end' }}>
       <Menu.Trigger asChild>
@@ -53,6 +59,12 @@ export const AccountMenu = (): React.JSX.Element | null => {
             <Box paddingInline="3" paddingBlock="2" color="inkSoft" fontSize="14px">
               {me.account.name}, {me.role}
             </Box>
+            {sections.map((section) => (
+              <Menu.Item key={section} value={section} {...item} asChild>
+                <Link to={`/academy/${section}`}>{T[section]}</Link>
+              </Menu.Item>
+            ))}
+            <Menu.Separator borderColor="hairline" />
             <Menu.Item value="library" {...item} asChild>
               <a href="/api/export/library.json" download>
                 {T.saveLibrary}
@@ -64,6 +76,13 @@ export const AccountMenu = (): React.JSX.Element | null => {
               </a>
             </Menu.Item>
             <Menu.Separator borderColor="hairline" />
+            {me.academies
+              .filter((a) => a.id !== me.academy.id)
+              .map((a) => (
+                <Menu.Item key={a.id} value={a.id} {...item} onClick={() => void goOver(a.id)}>
+                  {T.goOver(a.name)}
+                </Menu.Item>
+              ))}
             <Menu.Item value="leave" {...item} onClick={() => void leave()}>
               {T.signOut}
             </Menu.Item>

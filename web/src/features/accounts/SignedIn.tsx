@@ -1,8 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import { Navigate, useLocation } from 'react-router';
 import { Action } from '../../design/index.js';
-import { failureText } from '../library/index.js';
-import { useMeQuery } from './accounts.api.js';
+import { failureText, useMeQuery } from '../library/index.js';
 import { ACCOUNTS_TEXT as T } from './accounts.text.js';
 
 /** Shows what is inside only to somebody who is signed in; others are led to the sign-in and back. */

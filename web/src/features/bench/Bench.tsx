@@ -4,7 +4,8 @@ import { useMemo, useRef, useState } from 'react';
 import { useDispatch } from 'react-redux';
 import { Link, Navigate, useParams, useSearchParams } from 'react-router';
 import { Action } from '../../design/index.js';
-import { editQueued, useEdit, useLibrary } from '../library/index.js';
+import { ToBin } from '../bin/index.js';
+import { editQueued, useEdit, useLibrary, useMayWrite } from '../library/index.js';
 import { FrameVideo, SPEEDS, usePlayer } from '../player/index.js';
 import { BENCH_TEXT as T, PHRASE_KEYS, PICTURE_KEYS } from './bench.text.js';
 import { ClipsHere } from './ClipsHere.js';
@@ -13,10 +14,11 @@ import type { Edge } from './EdgeHandle.js';
 import { KeyHints } from './KeyHints.js';
 import { instantAt, newClipEdit } from './newClip.js';
 import { Phrase } from './Phrase.js';
+import { Said } from './Said.js';
 import { useOnBench, type OnBench } from './useBenchClips.js';
 import { usePictureKeys, type KeyTable } from './usePictureKeys.js';
 
-/** The screen for breaking down: the footage in the address, or the first on the shelf. */
+/** The screen for breaking down: the footage in the address, or the first on the shelf. Students watch; nothing is changed. */
 export const Bench = (): React.JSX.Element => {
   const { footageId } = useParams();
   const { footage } = useLibrary();
@@ -38,6 +40,9 @@ const Table = ({ bench }: { readonly bench: OnBench }): React.JSX.Element => {
   const [inMark, setInMark] = useState<number | null>(null);
   const [fresh, setFresh] = useState<string | null>(null);
   const [isTyping, setTyping] = useState(false);
+  const [leaving, setLeaving] = useState<string | null>(null);
+  const { routes } = useLibrary();
+  const mayWrite = useMayWrite();
   const root = useRef<HTMLDivElement>(null);
   const edit = useEdit();
   const dispatch = useDispatch();
@@ -113,7 +118,12 @@ const Table = ({ bench }: { readonly bench: OnBench }): React.JSX.Element => {
     if (selected)
       player?.loop(state.loop ? null : { inFrame: selected.clip.in.frame, outFrame: selected.clip.out.frame });
   };
-  const keys: KeyTable = {
+  const toBin = (clipId: string): void => {
+    edit({ kind: 'remove', what: 'clip', id: clipId });
+    setLeaving(null);
+    select(undefined);
+  };
+  const watchingKeys: KeyTable = {
     ' ': () => player?.toggle(),
     ArrowLeft: () => player?.step(-1),
     ArrowRight: () => player?.step(1),
@@ -123,22 +133,26 @@ const Table = ({ bench }: { readonly bench: OnBench }): React.JSX.Element => {
     End: () => table && player?.seek((selected?.clip.out.frame ?? frameCount(table)) - 1),
     ArrowUp: () => neighbour(-1),
     ArrowDown: () => neighbour(1),
-    i: onIn,
-    o: onOut,
-    p: toPhrase,
     n: () => {
       select(undefined);
       setInMark(null);
     },
     l: toggleLoop,
     s: () => player?.setSpeed(SPEEDS[(SPEEDS.findIndex((s) => s === state.speed) + 1) % SPEEDS.length]!),
+  };
+  const writingKeys: KeyTable = {
+    i: onIn,
+    o: onOut,
+    p: toPhrase,
     Delete: () => {
       if (!selected) return;
-      edit({ kind: 'remove clip', id: selected.clip.id });
-      select(undefined);
+      const isShown = routes.some((r) => r.steps.some((step) => step.clipId === selected.clip.id));
+      if (isShown) setLeaving(selected.clip.id);
+      else toBin(selected.clip.id);
     },
     'ctrl+z': () => edit({ kind: 'undo' }),
   };
+  const keys = mayWrite ? { ...watchingKeys, ...writingKeys } : watchingKeys;
   usePictureKeys(keys);
   const before = useMemo(() => {
     const at = selected?.clip.in.frame ?? 0;
@@ -173,7 +187,12 @@ const Table = ({ bench }: { readonly bench: OnBench }): React.JSX.Element => {
           )}
         </Box>
       </Flex>
-      {selected ? (
+      {leaving !== null && leaving === selectedId && (
+        <ToBin what="clip" id={leaving} name={T.thisClip} onYes={() => toBin(leaving)} onNo={() => setLeaving(null)} />
+      )}
+      {selected && !mayWrite ? (
+        <Said view={selected} />
+      ) : selected ? (
         <Phrase
           key={selected.clip.id}
           view={selected}
@@ -191,7 +210,7 @@ const Table = ({ bench }: { readonly bench: OnBench }): React.JSX.Element => {
           color="inkSoft"
           role="status"
         >
-          {inMark !== null && table ? T.inMarked(timecode(table, inMark)) : T.sayHint}
+          {inMark !== null && table ? T.inMarked(timecode(table, inMark)) : mayWrite ? T.sayHint : T.watchHint}
         </Flex>
       )}
       {table && (
@@ -211,9 +230,13 @@ const Table = ({ bench }: { readonly bench: OnBench }): React.JSX.Element => {
             player?.seek(edge === 'in' ? frame : frame - 1);
           }}
           onEdgeMoved={moveEdge}
+          mayMove={mayWrite}
         />
       )}
-      <KeyHints hints={isTyping ? PHRASE_KEYS : PICTURE_KEYS} keys={keys} />
+      <KeyHints
+        hints={isTyping ? PHRASE_KEYS : PICTURE_KEYS.filter((hint) => hint.press === undefined || keys[hint.press])}
+        keys={keys}
+      />
     </Flex>
   );
 };

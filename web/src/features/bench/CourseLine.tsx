@@ -26,6 +26,7 @@ type Props = {
   /** An edge is being moved: the picture follows. */
   readonly onEdgeMoving: (edge: Edge, frame: number) => void;
   readonly onEdgeMoved: (edge: Edge, frame: number) => void;
+  readonly mayMove: boolean;
 };
 
 /** The odograph line of a footage (its keys are those of the picture): the course it took for the first athlete, the clips as brackets under it, the frame in hand across it. */
@@ -39,6 +40,7 @@ export const CourseLine = ({
   onSelect,
   onEdgeMoving,
   onEdgeMoved,
+  mayMove,
 }: Props): React.JSX.Element => {
   const words = useWords();
   const [ref, { width }] = useSize({ width: 1280, height: HEIGHT });
@@ -166,6 +168,7 @@ export const CourseLine = ({
           <path d={`M${xOf(frame) - 5} 0H${xOf(frame) + 5}L${xOf(frame)} 7Z`} fill="var(--od-ink)" />
         </g>
         {selected &&
+          mayMove &&
           (['in', 'out'] as const).map((edge) => (
             <EdgeHandle
               key={edge}

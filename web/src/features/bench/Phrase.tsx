@@ -53,7 +53,7 @@ const findHolds =
       : readControls(typed, words).map((value) => ({ value, name: sayControl({ ...value, id: '' }, words), via: '' }));
 
 const useFinders = (view: ClipView, before: ClipView | undefined) => {
-  const words = useWords();
+  const words = useWords(view.footage.id);
   const { state, action, subject } = view.attempt;
   const { athletes, footage } = view;
   const does = words.action(action ?? '')?.does;
@@ -81,7 +81,7 @@ const useFinders = (view: ClipView, before: ClipView | undefined) => {
 
 /** The sentence under the picture: a completing field for each part; each part is kept as soon as it is said. */
 export const Phrase = ({ view, before, isFresh, onLeave }: Props): React.JSX.Element => {
-  const words = useWords();
+  const words = useWords(view.footage.id);
   const edit = useEdit();
   const find = useFinders(view, before);
   const sentence = useRef<HTMLDivElement>(null);

@@ -30,6 +30,8 @@ export const PHRASE_KEYS: readonly Hint[] = [
 
 export const BENCH_TEXT = {
   empty: 'No clips yet. Stop where something begins and press I, then O where it ends.',
+  watchHint: 'Pick a clip to watch it over and over.',
+  thisClip: 'this clip',
   noFootage: 'Nothing to break down yet. Take a piece of footage in first.',
   toShelf: 'Go to the footage',
   notThere: 'This footage is not there. Perhaps it was put in the bin.',

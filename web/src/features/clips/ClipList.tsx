@@ -1,14 +1,17 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import { Action, Choice, Heading } from '../../design/index.js';
-import { useClipViews, useWords, type ClipView } from '../library/index.js';
+import { Action, Choice, Heading, PickFile } from '../../design/index.js';
+import { useClipViews, useMayWrite, useWords, type ClipView } from '../library/index.js';
 import { useMapPicture } from '../map/index.js';
 import { ClipRow } from './ClipRow.js';
+import { CLIPS_TEXT as T } from './clips.text.js';
 import { FACETS } from './facets.js';
 import { matches, type Filter } from './filter.js';
 import { FilterSentence } from './FilterSentence.js';
 import { ORDERS, ordered, type Order } from './order.js';
+import { ReadList } from './ReadList.js';
+import { SaveList } from './SaveList.js';
 
 const ORDER_NAMES = ORDERS.map((order) => [order, order] as const);
 
@@ -24,6 +27,8 @@ const readFilter = (search: URLSearchParams): Filter =>
 export const ClipList = (): React.JSX.Element => {
   const words = useWords();
   const views = useClipViews();
+  const mayWrite = useMayWrite();
+  const [list, setList] = useState<string | null>(null);
   const picture = useMapPicture();
   const [search, setSearch] = useSearchParams();
   const filter = useMemo(() => readFilter(search), [search]);
@@ -51,6 +56,12 @@ export const ClipList = (): React.JSX.Element => {
           {isFiltered ? `${shown.length} of ${views.length}` : views.length}
         </Box>
         <Box flex="1" />
+        <SaveList shown={shown} />
+        {mayWrite && (
+          <PickFile accept=".csv,text/csv" testId="clips-picker" onText={setList}>
+            {T.read}
+          </PickFile>
+        )}
         <Choice
           label="In the order"
           name="order"
@@ -59,6 +70,7 @@ export const ClipList = (): React.JSX.Element => {
           onChange={(by) => go(filter, by)}
         />
       </Flex>
+      {list !== null && <ReadList key={list} text={list} onDone={() => setList(null)} />}
       <FilterSentence views={views} filter={filter} onChange={(next) => go(next, order)} />
       {views.length === 0 ? (
         <Box maxWidth="560px">

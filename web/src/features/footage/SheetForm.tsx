@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useId, useState, type FormEvent } from 'react';
-import { Action, Choice, Ruled, Subheading } from '../../design/index.js';
+import { Action, Choice, Labelled, Ruled, Subheading } from '../../design/index.js';
 import { useLibrary } from '../library/index.js';
 import { FOOTAGE_TEXT as T, SETTING_WORDS } from './footage.text.js';
 import { sheetProblems, type Sheet, type SheetProblem } from './sheet.js';
@@ -13,30 +13,9 @@ type Props = {
   readonly waiting: boolean;
   readonly onSubmit: (sheet: Sheet) => void;
   readonly onCancel: () => void;
+  readonly onRemove?: () => void;
   readonly children?: React.ReactNode;
 };
-
-const Line = ({
-  label,
-  problem,
-  children,
-}: {
-  readonly label: string;
-  readonly problem?: SheetProblem | undefined;
-  readonly children: React.ReactNode;
-}): React.JSX.Element => (
-  <Box as="label" display="block" flex="1">
-    <Box color="inkSoft" fontSize="14px">
-      {label}
-    </Box>
-    {children}
-    {problem && (
-      <Box role="alert" color="caution" fontSize="14px">
-        {problem.why}
-      </Box>
-    )}
-  </Box>
-);
 
 /** What is known about a piece of footage: who is who, and what the counts need. */
 export const SheetForm = ({
@@ -46,6 +25,7 @@ export const SheetForm = ({
   waiting,
   onSubmit,
   onCancel,
+  onRemove,
   children,
 }: Props): React.JSX.Element => {
   const [sheet, setSheet] = useState(start);
@@ -53,7 +33,7 @@ export const SheetForm = ({
   const names = useId();
   const { persons } = useLibrary();
   const problems = tried ? sheetProblems(sheet) : [];
-  const problem = (field: SheetProblem['field']): SheetProblem | undefined => problems.find((p) => p.field === field);
+  const problem = (field: SheetProblem['field']): string | undefined => problems.find((p) => p.field === field)?.why;
   const set = (change: Partial<Sheet>): void => setSheet((before) => ({ ...before, ...change }));
   const go = (event: FormEvent): void => {
     event.preventDefault();
@@ -74,12 +54,12 @@ export const SheetForm = ({
         <Subheading marginBottom="4">{title}</Subheading>
         {children}
         <Flex gap="8" marginBottom="5">
-          <Line label={T.name} problem={problem('title')}>
+          <Labelled label={T.name} problem={problem('title')}>
             <Ruled name="title" value={sheet.title} maxLength={120} onChange={(e) => set({ title: e.target.value })} />
-          </Line>
-          <Line label={T.date}>
+          </Labelled>
+          <Labelled label={T.date}>
             <Ruled name="date" type="date" value={sheet.date} onChange={(e) => set({ date: e.target.value })} />
-          </Line>
+          </Labelled>
         </Flex>
         <datalist id={names}>
           {persons.map((p) => (
@@ -101,7 +81,7 @@ export const SheetForm = ({
             borderLeftStyle={colour === 'us' ? 'solid' : 'dashed'}
             paddingLeft="3"
           >
-            <Line label={label} problem={problem(who)}>
+            <Labelled label={label} problem={problem(who)}>
               <Ruled
                 name={who}
                 list={names}
@@ -109,8 +89,8 @@ export const SheetForm = ({
                 value={sheet[who]}
                 onChange={(e) => set({ [who]: e.target.value })}
               />
-            </Line>
-            <Line label={T.kit}>
+            </Labelled>
+            <Labelled label={T.kit}>
               <Ruled
                 name={kit}
                 maxLength={120}
@@ -118,7 +98,7 @@ export const SheetForm = ({
                 value={sheet[kit]}
                 onChange={(e) => set({ [kit]: e.target.value })}
               />
-            </Line>
+            </Labelled>
           </Flex>
         ))}
         <Flex gap="8" marginBottom="2" wrap="wrap">
@@ -160,6 +140,14 @@ export const SheetForm = ({
           <Action type="button" onClick={onCancel}>
             {T.cancel}
           </Action>
+          {onRemove && (
+            <>
+              <Box flex="1" />
+              <Action type="button" onClick={onRemove}>
+                {T.toBin}
+              </Action>
+            </>
+          )}
         </Flex>
       </form>
     </Box>

@@ -4,7 +4,8 @@ import { Plus } from 'lucide-react';
 import { useMemo, useRef, useState, type DragEvent } from 'react';
 import { Link } from 'react-router';
 import { Action, Heading, ProfileMark, Subheading } from '../../design/index.js';
-import { useClipViews, useEdit, useLibrary, useWords } from '../library/index.js';
+import { useClipViews, useEdit, useLibrary, useMayWrite, useWords } from '../library/index.js';
+import { ToBin } from '../bin/index.js';
 import { FOOTAGE_TEXT as T, SETTING_WORDS } from './footage.text.js';
 import { athleteRef, fieldsOf, sheetOf } from './sheet.js';
 import { SheetForm } from './SheetForm.js';
@@ -23,7 +24,7 @@ const Piece = ({
   readonly footage: Footage;
   readonly angle: Angle;
   readonly file: MediaFile;
-  readonly onEdit: () => void;
+  readonly onEdit: (() => void) | undefined;
 }): React.JSX.Element => {
   const library = useLibrary();
   const words = useWords();
@@ -34,9 +35,11 @@ const Piece = ({
   const clock = { ...angle, timeBaseNum: file.timeBaseNum, timeBaseDen: file.timeBaseDen };
   const [fromS, toS] = [footageSeconds(clock, angle.fromPts), footageSeconds(clock, angle.toPts)];
   const poster = Math.round(file.frames * 0.22);
+  // without an edit it is somebody who only looks
+  const to = onEdit ? `/break-down/${footage.id}` : `/clips?text=${encodeURIComponent(footage.title)}`;
   return (
     <Box as="li" display="grid" gridTemplateColumns="256px 1fr auto" gap="6" paddingBlock="5" borderBottomWidth="1px">
-      <Link to={`/break-down/${footage.id}`} aria-label={`Break down ${footage.title}`}>
+      <Link to={to} aria-label={onEdit ? `Break down ${footage.title}` : `Clips of ${footage.title}`}>
         <img
           src={`/api/files/${file.id}/stills/${poster}.jpg`}
           alt=""
@@ -47,7 +50,7 @@ const Piece = ({
       </Link>
       <Box minWidth="0">
         <Subheading fontSize="23px">
-          <Link to={`/break-down/${footage.id}`}>{footage.title}</Link>
+          <Link to={to}>{footage.title}</Link>
         </Subheading>
         <Box marginTop="1">
           <Box as="span" color="us" fontWeight="600">
@@ -85,9 +88,9 @@ const Piece = ({
           {drafts > 0 && <Box color="inkSoft">{drafts === 1 ? '1 draft' : `${drafts} drafts`}</Box>}
         </Box>
         <Flex gap="2">
-          <Action onClick={onEdit}>Footage sheet</Action>
+          {onEdit && <Action onClick={onEdit}>Footage sheet</Action>}
           <Action asChild tone={clips.length ? 'plain' : 'next'}>
-            <Link to={`/break-down/${footage.id}`}>Break down</Link>
+            <Link to={to}>{onEdit ? 'Break down' : 'Clips'}</Link>
           </Action>
         </Flex>
       </Flex>
@@ -99,6 +102,8 @@ const Piece = ({
 export const Shelf = (): React.JSX.Element => {
   const library = useLibrary();
   const edit = useEdit();
+  const mayWrite = useMayWrite();
+  const [leaving, setLeaving] = useState<string | null>(null);
   const [file, setFile] = useState<File | null>(null);
   const [editing, setEditing] = useState<string | null>(null);
   const [isOver, setOver] = useState(false);
@@ -111,7 +116,7 @@ export const Shelf = (): React.JSX.Element => {
     setFile(first);
   };
   const onDrag = (event: DragEvent): void => {
-    if (!event.dataTransfer.types.includes('Files')) return;
+    if (!mayWrite || !event.dataTransfer.types.includes('Files')) return;
     event.preventDefault();
     setOver(event.type === 'dragover');
     if (event.type === 'drop') take(event.dataTransfer.files);
@@ -132,11 +137,15 @@ export const Shelf = (): React.JSX.Element => {
     >
       <Flex alignItems="flex-end" gap="4" marginBottom="4" maxWidth="1120px">
         <Heading flex="1">{T.title}</Heading>
-        <Box color="inkSoft">{isOver ? T.dropHere : T.drop}</Box>
-        <Action tone="next" onClick={() => picker.current?.click()}>
-          <Plus size={17} aria-hidden />
-          {T.take}
-        </Action>
+        {mayWrite && (
+          <>
+            <Box color="inkSoft">{isOver ? T.dropHere : T.drop}</Box>
+            <Action tone="next" onClick={() => picker.current?.click()}>
+              <Plus size={17} aria-hidden />
+              {T.take}
+            </Action>
+          </>
+        )}
         <input
           ref={picker}
           type="file"
@@ -163,7 +172,7 @@ export const Shelf = (): React.JSX.Element => {
           <Subheading marginTop="8" marginBottom="2" fontSize="24px">
             {T.emptyTitle}
           </Subheading>
-          <Box color="inkSoft">{T.empty}</Box>
+          <Box color="inkSoft">{mayWrite ? T.empty : T.emptyForStudents}</Box>
         </Box>
       ) : (
         <Box as="ul" listStyleType="none" maxWidth="1120px" borderTopWidth="1px">
@@ -178,12 +187,28 @@ export const Shelf = (): React.JSX.Element => {
                   footage={footage}
                   angle={angle}
                   file={of}
-                  onEdit={() => setEditing(footage.id)}
+                  onEdit={mayWrite ? () => setEditing(footage.id) : undefined}
                 />
               );
             return (
               <Box as="li" key={footage.id} paddingTop="5">
+                {leaving === footage.id && (
+                  <Box marginBottom="4" maxWidth="860px">
+                    <ToBin
+                      what="footage"
+                      id={footage.id}
+                      name={`“${footage.title}”`}
+                      onNo={() => setLeaving(null)}
+                      onYes={() => {
+                        edit({ kind: 'remove', what: 'footage', id: footage.id });
+                        setLeaving(null);
+                        setEditing(null);
+                      }}
+                    />
+                  </Box>
+                )}
                 <SheetForm
+                  onRemove={() => setLeaving(footage.id)}
                   title={T.editTitle}
                   start={sheetOf(footage, library.persons)}
                   submit={T.saveEdit}

@@ -14,6 +14,9 @@ export const FOOTAGE_TEXT = {
   emptyTitle: 'No footage yet',
   empty:
     'Everything starts with a match, a round or a demonstration on video. Drop an MP4 or WebM here, say who is who, and break it down.',
+  emptyForStudents:
+    'Nothing is here that may be shown to the whole academy yet. Your coaches say so for each person on the footage.',
+  toBin: 'Put in the bin',
   onlyOne: 'One file at a time: the first one was taken.',
   sending: (part: number): string => `Taking in: ${Math.round(part * 100)} %`,
   reading: 'Reading every frame …',

@@ -1,7 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
+import { libraryWith } from '../../../test/library.js';
 import { athleteRef, fieldsOf, sheetForFile, sheetProblems } from './sheet.js';
 
-const persons = [{ id: 'p1', version: 1, name: 'Orla Venn' }];
+const persons = [{ ...libraryWith([]).persons[0]!, id: 'p1' }];
 
 describe('the footage sheet', () => {
   test('when a file is dropped, its name without the ending should be the title', () => {

@@ -1,7 +1,7 @@
 import { createListenerMiddleware, isAnyOf } from '@reduxjs/toolkit';
 import type { ErrorBody } from '@odograph/core/contract';
 import { requestOf, type PendingEdit } from './edits.js';
-import { editDone, editQueued, editRefused, editsRestored, sendStatus } from './edits.slice.js';
+import { editDone, editQueued, editRefused, editsReplaced, sendStatus } from './edits.slice.js';
 import { libraryApi } from './library.api.js';
 import { selectPending, selectServerLibrary, selectStatus, type LibraryState } from './library.selectors.js';
 
@@ -30,7 +30,7 @@ export const editsListener = createListenerMiddleware<LibraryState>();
 
 /** Sends edits one after the other, in their order; each is known to be kept before the next goes out. */
 editsListener.startListening({
-  matcher: isAnyOf(editQueued, editsRestored, libraryApi.endpoints.library.matchFulfilled),
+  matcher: isAnyOf(editQueued, editsReplaced, libraryApi.endpoints.library.matchFulfilled),
   effect: async (_, api) => {
     const getState = (): LibraryState => api.getState();
     const { dispatch } = api;

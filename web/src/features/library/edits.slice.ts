@@ -24,10 +24,8 @@ export const editsSlice = createSlice({
       ...state,
       pending: [...state.pending, payload],
     }),
-    editsRestored: (state, { payload }: PayloadAction<readonly PendingEdit[]>) => {
-      const here = new Set(state.pending.map((e) => e.editId));
-      return { ...state, pending: [...payload.filter((e) => !here.has(e.editId)), ...state.pending] };
-    },
+    /** Another person is here: what they had not sent yet takes the place of what was here, which stays in the browser's store. */
+    editsReplaced: (_, { payload }: PayloadAction<readonly PendingEdit[]>) => ({ ...initialState, pending: payload }),
     sendStatus: (state, { payload }: PayloadAction<SendStatus>) => ({ ...state, status: payload }),
     editDone: (state, { payload }: PayloadAction<string>) => ({
       ...state,
@@ -42,4 +40,4 @@ export const editsSlice = createSlice({
   },
 });
 
-export const { editQueued, editsRestored, sendStatus, editDone, editRefused, refusalSeen } = editsSlice.actions;
+export const { editQueued, editsReplaced, sendStatus, editDone, editRefused, refusalSeen } = editsSlice.actions;

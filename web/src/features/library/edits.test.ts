@@ -3,7 +3,7 @@ import { configureStore } from '@reduxjs/toolkit';
 import type { Attempt, Library } from '@odograph/core';
 import { attemptWith, clipOn, libraryWith } from '../../../test/library.js';
 import { editsListener } from './edits.listener.js';
-import { requestOf, withPending, type PendingEdit } from './edits.js';
+import { requestOf, withPending, withoutFields, type PendingEdit } from './edits.js';
 import { editQueued, editsSlice } from './edits.slice.js';
 import { libraryApi } from './library.api.js';
 import { selectLibrary, selectRefused, selectStatus } from './library.selectors.js';
@@ -28,7 +28,7 @@ describe('edits that are not saved yet', () => {
     const seen = withPending(library, [
       say('e1', { action: 'armlock' }),
       say('e2', { action: 'triangle' }),
-      { kind: 'remove clip', editId: 'e3', id: 'c3' },
+      { kind: 'remove', what: 'clip', editId: 'e3', id: 'c3' },
     ]);
     expect(seen.attempts).toEqual([expect.objectContaining({ id: '1', action: 'triangle' })]);
     expect(seen.clips.map((c) => c.id)).toEqual(['c1', 'c2']);
@@ -36,7 +36,7 @@ describe('edits that are not saved yet', () => {
   });
 
   test('when one clip of two over an attempt goes, the attempt should stay', () => {
-    expect(withPending(library, [{ kind: 'remove clip', editId: 'e', id: 'c1' }]).attempts).toHaveLength(2);
+    expect(withPending(library, [{ kind: 'remove', what: 'clip', editId: 'e', id: 'c1' }]).attempts).toHaveLength(2);
   });
 
   test('when an edit becomes a request, it should carry the version that the server gave last; none when the record is gone', () => {
@@ -59,6 +59,48 @@ describe('edits that are not saved yet', () => {
     ]);
     expect(merged.clips.map((c) => c.id)).toEqual(['c1', 'c3']);
     expect(merged.persons).toBe(library.persons);
+  });
+});
+
+describe('edits of every kind', () => {
+  const route = { id: 'r', version: 1, name: 'r', steps: [] };
+  const whole: Library = { ...library, routes: [route] };
+  test('when footage goes, its clips and attempts should go from view with it', () => {
+    const seen = withPending(whole, [{ kind: 'remove', what: 'footage', editId: 'e', id: 'footage' }]);
+    expect([seen.footage, seen.angles, seen.attempts, seen.clips]).toEqual([[], [], [], []]);
+    expect(seen.persons).toEqual(library.persons);
+  });
+
+  test('when records are made, changed or removed, the view and the request should follow', () => {
+    const edits: readonly (readonly [PendingEdit, string, string])[] = [
+      [{ kind: 'new route', editId: 'e', route: { ...route, id: 'r2' } }, 'POST', 'routes'],
+      [{ kind: 'route', editId: 'e', id: 'r', changes: { name: 'x' }, patch: { name: 'x' } }, 'PATCH', 'routes/r'],
+      [{ kind: 'remove', what: 'route', editId: 'e', id: 'r' }, 'DELETE', 'routes/r'],
+      [{ kind: 'new person', editId: 'e', person: library.persons[0]! }, 'POST', 'persons'],
+      [{ kind: 'remove', what: 'person', editId: 'e', id: 'orla' }, 'DELETE', 'persons/orla'],
+      [{ kind: 'restore', what: 'clip', editId: 'e', id: 'c' }, 'POST', 'bin/restore'],
+      [{ kind: 'aliases', editId: 'e', lines: [] }, 'POST', 'words/aliases'],
+      [{ kind: 'undo', editId: 'e' }, 'POST', 'undo'],
+    ];
+    for (const [edit, method, url] of edits) expect(requestOf(edit, whole)).toMatchObject({ method, url });
+    const routesAfter = edits.slice(0, 3).map(([edit]) => withPending(whole, [edit]).routes.map((r) => r.name));
+    expect(routesAfter).toEqual([['r', 'r'], ['x'], []]);
+  });
+
+  test('when some fields are left to the other, only the rest should go out; nothing where none is left', () => {
+    const edit: PendingEdit = {
+      kind: 'attempt',
+      editId: 'e',
+      id: '1',
+      changes: { action: 'armlock', startFrame: 3 },
+      patch: { action: 'armlock', start: { frame: 3, pts: 3 } },
+    };
+    expect(withoutFields(edit, new Set(['startFrame']))).toMatchObject({
+      changes: { action: 'armlock' },
+      patch: { action: 'armlock' },
+    });
+    expect(withoutFields(edit, new Set(['startFrame']))).not.toHaveProperty('patch.start');
+    expect(withoutFields(edit, new Set(['startFrame', 'action']))).toBeNull();
   });
 });
 

@@ -1,11 +1,29 @@
-import type { Attempt, Clip, Footage, Library } from '@odograph/core';
-import type { AttemptFields, ClipEdit, FootageEdit, NewClip } from '@odograph/core/contract';
+import type { Attempt, Clip, Footage, KeptRoute, Library, Person, WordChange } from '@odograph/core';
+import type {
+  AliasLines,
+  AttemptFields,
+  Binned,
+  ClipEdit,
+  FootageEdit,
+  NewClip,
+  PersonEdit,
+  RouteEdit,
+  WordEdit,
+} from '@odograph/core/contract';
 import type { SendRequest } from './library.api.js';
 import { upsert } from './merge.js';
 
+/** A change of fields of a record: what is sent, and what it does to the record as the interface knows it. */
+type FieldEdit<Kind extends string, Changes, Row> = {
+  readonly kind: Kind;
+  readonly editId: string;
+  readonly id: string;
+  readonly changes: Changes;
+  readonly patch: Partial<Row>;
+};
+
 /**
- * An edit on its way to the server. It is shown at once (`patch` is what it does to the record as the interface knows it) and carries an id,
- * so that sending it twice does it once.
+ * An edit on its way to the server. It is shown at once and carries an id, so that sending it twice does it once.
  */
 export type PendingEdit =
   | {
@@ -16,31 +34,78 @@ export type PendingEdit =
       readonly clip: Clip;
     }
   | {
-      readonly kind: 'attempt';
+      readonly kind: 'new clips';
       readonly editId: string;
-      readonly id: string;
-      readonly changes: Partial<AttemptFields>;
-      readonly patch: Partial<Attempt>;
+      readonly made: readonly {
+        readonly body: Omit<NewClip, 'editId'>;
+        readonly attempt: Attempt;
+        readonly clip: Clip;
+      }[];
     }
+  | FieldEdit<'attempt', Partial<AttemptFields>, Attempt>
+  | FieldEdit<'clip', ClipEdit['changes'], Clip>
+  | FieldEdit<'footage', FootageEdit['changes'], Footage>
+  | FieldEdit<'person', PersonEdit['changes'], Person>
+  | FieldEdit<'route', RouteEdit['changes'], KeptRoute>
+  | { readonly kind: 'new person'; readonly editId: string; readonly person: Person }
+  | { readonly kind: 'new route'; readonly editId: string; readonly route: KeptRoute }
   | {
-      readonly kind: 'clip';
+      readonly kind: 'word';
       readonly editId: string;
-      readonly id: string;
-      readonly changes: ClipEdit['changes'];
-      readonly patch: Partial<Clip>;
+      readonly body: Omit<WordEdit, 'editId' | 'baseVersion'>;
+      readonly change: WordChange;
     }
-  | { readonly kind: 'remove clip'; readonly editId: string; readonly id: string }
-  | {
-      readonly kind: 'footage';
-      readonly editId: string;
-      readonly id: string;
-      readonly changes: FootageEdit['changes'];
-      readonly patch: Partial<Footage>;
-    }
+  | { readonly kind: 'aliases'; readonly editId: string; readonly lines: AliasLines['lines'] }
+  | { readonly kind: 'remove'; readonly editId: string; readonly what: Binned; readonly id: string }
+  | { readonly kind: 'restore'; readonly editId: string; readonly what: Binned; readonly id: string }
   | { readonly kind: 'undo'; readonly editId: string };
 
-const patched = <T extends { readonly id: string }>(rows: readonly T[], id: string, patch: Partial<T>): readonly T[] =>
-  rows.map((row) => (row.id === id ? { ...row, ...patch } : row));
+/** Where the records of each kind lie in the library, and under which address of the server. */
+const PLACES = {
+  attempt: ['attempts', 'attempts'],
+  clip: ['clips', 'clips'],
+  footage: ['footage', 'footage'],
+  person: ['persons', 'persons'],
+  route: ['routes', 'routes'],
+  word: ['wordChanges', 'words'],
+} as const satisfies Record<Binned | 'attempt', readonly [keyof Library, string]>;
+
+type Versioned = { readonly id: string; readonly version: number };
+const rowsOf = (library: Library, kind: keyof typeof PLACES): readonly Versioned[] => library[PLACES[kind][0]];
+
+const without = <T extends Versioned>(rows: readonly T[], id: string): readonly T[] => rows.filter((r) => r.id !== id);
+
+const withoutClips = (library: Library, isGone: (clip: Clip) => boolean): Library => {
+  const clips = library.clips.filter((c) => !isGone(c));
+  const lookedAt = new Set(clips.map((c) => c.attemptId));
+  const wasLookedAt = new Set(library.clips.filter(isGone).map((c) => c.attemptId));
+  return {
+    ...library,
+    clips,
+    attempts: library.attempts.filter((a) => lookedAt.has(a.id) || !wasLookedAt.has(a.id)),
+  };
+};
+
+const removed = (library: Library, what: Binned, id: string): Library => {
+  switch (what) {
+    case 'clip':
+      return withoutClips(library, (clip) => clip.id === id);
+    case 'footage': {
+      const angles = new Set(library.angles.filter((a) => a.footageId === id).map((a) => a.id));
+      const left = withoutClips(library, (clip) => angles.has(clip.angleId));
+      return {
+        ...left,
+        footage: without(left.footage, id),
+        angles: left.angles.filter((a) => !angles.has(a.id)),
+        attempts: left.attempts.filter((a) => a.footageId !== id),
+      };
+    }
+    case 'person':
+    case 'route':
+    case 'word':
+      return { ...library, [PLACES[what][0]]: without(rowsOf(library, what), id) };
+  }
+};
 
 const apply = (library: Library, edit: PendingEdit): Library => {
   switch (edit.kind) {
@@ -50,22 +115,37 @@ const apply = (library: Library, edit: PendingEdit): Library => {
         attempts: upsert(library.attempts, [edit.attempt]),
         clips: upsert(library.clips, [edit.clip]),
       };
-    case 'attempt':
-      return { ...library, attempts: patched(library.attempts, edit.id, edit.patch) };
-    case 'clip':
-      return { ...library, clips: patched(library.clips, edit.id, edit.patch) };
-    case 'footage':
-      return { ...library, footage: patched(library.footage, edit.id, edit.patch) };
-    case 'remove clip': {
-      const clip = library.clips.find((c) => c.id === edit.id);
-      const clips = library.clips.filter((c) => c.id !== edit.id);
-      const isLookedAt = clips.some((c) => c.attemptId === clip?.attemptId);
+    case 'new clips':
       return {
         ...library,
-        clips,
-        attempts: isLookedAt ? library.attempts : library.attempts.filter((a) => a.id !== clip?.attemptId),
+        attempts: upsert(
+          library.attempts,
+          edit.made.map((m) => m.attempt),
+        ),
+        clips: upsert(
+          library.clips,
+          edit.made.map((m) => m.clip),
+        ),
       };
+    case 'attempt':
+    case 'clip':
+    case 'footage':
+    case 'person':
+    case 'route': {
+      const rows = rowsOf(library, edit.kind).map((row) => (row.id === edit.id ? { ...row, ...edit.patch } : row));
+      return { ...library, [PLACES[edit.kind][0]]: rows };
     }
+    case 'new person':
+      return { ...library, persons: upsert(library.persons, [edit.person]) };
+    case 'new route':
+      return { ...library, routes: upsert(library.routes, [edit.route]) };
+    case 'word':
+      return { ...library, wordChanges: upsert(library.wordChanges, [edit.change]) };
+    case 'remove':
+      return removed(library, edit.what, edit.id);
+    // what these do is known when the server has done it
+    case 'aliases':
+    case 'restore':
     case 'undo':
       return library;
   }
@@ -78,38 +158,66 @@ export const withPending = (library: Library, pending: readonly PendingEdit[]): 
 /** The request of an edit. The base version is that of the record the server gave last; undefined = the record is gone. */
 export const requestOf = (edit: PendingEdit, library: Library): SendRequest | undefined => {
   const { editId } = edit;
-  const versioned = (
-    rows: readonly { readonly id: string; readonly version: number }[],
-    id: string,
-  ): number | undefined => rows.find((row) => row.id === id)?.version;
+  const versionOf = (kind: keyof typeof PLACES, id: string): number | undefined =>
+    rowsOf(library, kind).find((row) => row.id === id)?.version;
   switch (edit.kind) {
     case 'new clip':
       return { url: 'clips', method: 'POST', body: edit.body };
+    case 'new clips':
+      return { url: 'clips/many', method: 'POST', body: { editId, clips: edit.made.map((m) => m.body) } };
     case 'undo':
       return { url: 'undo', method: 'POST', body: { editId } };
-    case 'attempt': {
-      const baseVersion = versioned(library.attempts, edit.id);
+    case 'attempt':
+    case 'clip':
+    case 'footage':
+    case 'person':
+    case 'route': {
+      const baseVersion = versionOf(edit.kind, edit.id);
+      const url = `${PLACES[edit.kind][1]}/${edit.id}`;
       return baseVersion === undefined
         ? undefined
-        : { url: `attempts/${edit.id}`, method: 'PATCH', body: { editId, baseVersion, changes: edit.changes } };
+        : { url, method: 'PATCH', body: { editId, baseVersion, changes: edit.changes } };
     }
-    case 'clip': {
-      const baseVersion = versioned(library.clips, edit.id);
-      return baseVersion === undefined
-        ? undefined
-        : { url: `clips/${edit.id}`, method: 'PATCH', body: { editId, baseVersion, changes: edit.changes } };
+    case 'new person': {
+      const { version, ...fields } = edit.person;
+      void version;
+      return { url: 'persons', method: 'POST', body: { editId, ...fields } };
     }
-    case 'footage': {
-      const baseVersion = versioned(library.footage, edit.id);
-      return baseVersion === undefined
-        ? undefined
-        : { url: `footage/${edit.id}`, method: 'PATCH', body: { editId, baseVersion, changes: edit.changes } };
+    case 'new route': {
+      const { id, name, steps } = edit.route;
+      return { url: 'routes', method: 'POST', body: { editId, id, name, steps } };
     }
-    case 'remove clip': {
-      const baseVersion = versioned(library.clips, edit.id);
-      return baseVersion === undefined
-        ? undefined
-        : { url: `clips/${edit.id}`, method: 'DELETE', body: { editId, baseVersion } };
+    case 'word': {
+      const baseVersion = versionOf('word', edit.body.id) ?? null;
+      return { url: 'words', method: 'PUT', body: { editId, baseVersion, ...edit.body } };
     }
+    case 'aliases':
+      return { url: 'words/aliases', method: 'POST', body: { editId, lines: edit.lines } };
+    case 'remove': {
+      const baseVersion = versionOf(edit.what, edit.id);
+      const url = `${PLACES[edit.what][1]}/${edit.id}`;
+      return baseVersion === undefined ? undefined : { url, method: 'DELETE', body: { editId, baseVersion } };
+    }
+    case 'restore':
+      return { url: 'bin/restore', method: 'POST', body: { editId, kind: edit.what, id: edit.id } };
   }
+};
+
+/** How fields of a request are called in the record. */
+const PATCHED: Readonly<Record<string, string>> = {
+  startFrame: 'start',
+  commitFrame: 'commit',
+  endFrame: 'end',
+  inFrame: 'in',
+  outFrame: 'out',
+};
+
+/** An edit without the fields for which the other's values are to stand; null where nothing of it is left. */
+export const withoutFields = (edit: PendingEdit, fields: ReadonlySet<string>): PendingEdit | null => {
+  if (!('changes' in edit)) return edit;
+  const changes = Object.fromEntries(Object.entries(edit.changes).filter(([field]) => !fields.has(field)));
+  if (!Object.keys(changes).length) return null;
+  const gone = new Set([...fields].map((field) => PATCHED[field] ?? field));
+  const patch = Object.fromEntries(Object.entries(edit.patch).filter(([field]) => !gone.has(field)));
+  return { ...edit, changes, patch };
 };

@@ -1,11 +1,19 @@
 export { serverApi } from './server.api.js';
-export { libraryApi, useLibraryQuery, useNewFootageMutation, useTimesQuery } from './library.api.js';
-export { editsSlice, editsRestored, editQueued } from './edits.slice.js';
+export { libraryApi, useLibraryQuery, useMeQuery, useNewFootageMutation, useTimesQuery } from './library.api.js';
+export { editsSlice, editsReplaced, editQueued, sendStatus } from './edits.slice.js';
 export { editsListener } from './edits.listener.js';
 export type { PendingEdit } from './edits.js';
-export { selectLibrary, selectPending, selectWords, type LibraryState } from './library.selectors.js';
+export {
+  selectAccountId,
+  selectLibrary,
+  selectPending,
+  selectStatus,
+  selectWords,
+  type LibraryState,
+} from './library.selectors.js';
 export { failureText, refusalText } from './refusal.text.js';
-export { Refusal, SaveState } from './SaveState.js';
+export { Refusal } from './Refusal.js';
+export { SaveState } from './SaveState.js';
 export { useEdit } from './useEdit.js';
 export { clipViews, type ClipView } from './clipViews.js';
-export { useClipViews, useLibrary, useWords } from './useLibrary.js';
+export { useClipViews, useLibrary, useMayWrite, useRole, useWords } from './useLibrary.js';

@@ -1,11 +1,11 @@
 import type { Library } from '@odograph/core';
-import type { Changed, NewFootage, TimesAnswer } from '@odograph/core/contract';
+import type { Changed, Me, NewFootage, TimesAnswer } from '@odograph/core/contract';
 import { serverApi } from './server.api.js';
 import { mergeChanged } from './merge.js';
 
 export type SendRequest = {
   readonly url: string;
-  readonly method: 'POST' | 'PATCH' | 'DELETE';
+  readonly method: 'POST' | 'PUT' | 'PATCH' | 'DELETE';
   readonly body: unknown;
 };
 
@@ -28,6 +28,8 @@ const layIn = async (_: unknown, { dispatch, queryFulfilled }: Started): Promise
 export const libraryApi = serverApi.injectEndpoints({
   overrideExisting: 'throw',
   endpoints: (build) => ({
+    /** Who is signed in, and where. */
+    me: build.query<Me, void>({ query: () => 'me' }),
     library: build.query<Library, void>({ query: () => 'library' }),
     /** Presentation times of a file; they never change. */
     times: build.query<TimesAnswer, string>({ query: (fileId) => `files/${fileId}/times`, keepUnusedDataFor: 3600 }),
@@ -43,4 +45,4 @@ export const libraryApi = serverApi.injectEndpoints({
   }),
 });
 
-export const { useLibraryQuery, useTimesQuery, useNewFootageMutation } = libraryApi;
+export const { useMeQuery, useLibraryQuery, useTimesQuery, useNewFootageMutation } = libraryApi;

@@ -21,6 +21,7 @@ const EMPTY: Library = {
   angles: [],
   attempts: [],
   clips: [],
+  routes: [],
 };
 
 const selectAnswer = libraryApi.endpoints.library.select();
@@ -36,7 +37,12 @@ export const selectLibrary = createSelector([selectServerLibrary, selectPending]
   library ? withPending(library, pending) : EMPTY,
 );
 
-const selectWordChanges = (state: LibraryState): Library['wordChanges'] =>
-  selectServerLibrary(state)?.wordChanges ?? EMPTY.wordChanges;
+const selectWordChanges = (state: LibraryState): Library['wordChanges'] => selectLibrary(state).wordChanges;
+const selectMe = libraryApi.endpoints.me.select();
+export const selectAccountId = (state: LibraryState): string | undefined => selectMe(state).data?.account.id;
 
-export const selectWords = createSelector([selectWordChanges], (wordChanges): Words => wordsOf({ wordChanges }));
+/** The words as this person is offered them; those of one footage only with that footage in hand. */
+export const selectWords = createSelector(
+  [selectWordChanges, selectAccountId, (_: LibraryState, footageId?: string) => footageId],
+  (wordChanges, accountId, footageId): Words => wordsOf({ wordChanges }, { accountId, footageId }),
+);

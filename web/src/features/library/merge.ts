@@ -27,5 +27,7 @@ export const mergeChanged = (library: Library, changed: Changed): Library => {
     angles: laid(library.angles, changed.angles),
     attempts: laid(library.attempts, changed.attempts),
     clips: laid(library.clips, changed.clips),
+    routes: laid(library.routes, changed.routes),
+    wordChanges: changed.wordChanges ?? library.wordChanges,
   };
 };

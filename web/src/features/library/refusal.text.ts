@@ -14,7 +14,34 @@ const FIELDS: Record<string, string> = {
   outFrame: 'out',
   note: 'note',
   title: 'title',
-  name: 'file name',
+  name: 'name',
+  steps: 'steps',
+  aliases: 'aliases',
+  hidden: 'hidden',
+  definition: 'what it is',
+  scope: 'for whom it holds',
+  role: 'role',
+  level: 'level',
+  age: 'adult or minor',
+  filming: 'consent to be filmed',
+  shownTo: 'shown to whom',
+  athlete: 'athlete',
+  member: 'member',
+  accountId: 'account',
+  kitA: 'kit of the first',
+  kitB: 'kit of the second',
+  setting: 'setting',
+  gi: 'clothing',
+  logged: 'logged',
+  lead: 'lead side',
+  intent: 'bait or meant',
+  startFrame: 'start',
+  commitFrame: 'commit',
+  endFrame: 'end',
+  timeZone: 'time zone',
+  academyName: 'name of the academy',
+  clipId: 'clip',
+  cue: 'cue',
   email: 'e-mail',
   password: 'password',
   date: 'date',
@@ -57,6 +84,16 @@ export const refusalText = (why: ErrorBody): string => {
       return 'There is nothing to undo.';
     case 'cannot-undo':
       return `Cannot be undone: ${fieldName(why.facts.field)} was changed again since.`;
+    case 'last-head':
+      return 'Somebody has to stay who is a head. Make somebody else a head first.';
+    case 'member-already':
+      return 'This mail belongs to a member already.';
+    case 'link-spent':
+      return 'This link was used before, was taken back, or is too old. Ask for a new one.';
+    case 'in-use':
+      return `It stays: ${why.facts.count === 1 ? 'one' : why.facts.count} of the ${why.facts.by} ${why.facts.count === 1 ? 'stands' : 'stand'} on it.`;
+    case 'above-in-bin':
+      return `The ${why.facts.what} it belongs to is in the bin. Take that out first.`;
     case 'internal':
       return 'Something went wrong on the server. Nothing was saved; try again.';
   }

@@ -1,11 +1,19 @@
 import { createSelector } from '@reduxjs/toolkit';
 import type { Library, Words } from '@odograph/core';
+import type { MemberRole } from '@odograph/core/contract';
 import { useSelector } from 'react-redux';
 import { clipViews, type ClipView } from './clipViews.js';
-import { selectLibrary, selectWords } from './library.selectors.js';
+import { useMeQuery } from './library.api.js';
+import { selectLibrary, selectWords, type LibraryState } from './library.selectors.js';
 
-const selectClipViews = createSelector([selectLibrary, selectWords], clipViews);
+const selectClipViews = createSelector([selectLibrary, (state: LibraryState) => selectWords(state)], clipViews);
 
 export const useLibrary = (): Library => useSelector(selectLibrary);
-export const useWords = (): Words => useSelector(selectWords);
+export const useWords = (footageId?: string): Words =>
+  useSelector((state: LibraryState) => selectWords(state, footageId));
 export const useClipViews = (): readonly ClipView[] => useSelector(selectClipViews);
+
+/** The role of whoever is signed in; a student while that is not known. */
+export const useRole = (): MemberRole => useMeQuery().data?.role ?? 'student';
+/** Whether whoever is signed in may change the library. */
+export const useMayWrite = (): boolean => useRole() !== 'student';

@@ -4,9 +4,12 @@ import { Play } from 'lucide-react';
 import { useMemo } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { Action, Heading, Subheading, WordField, among, useSize } from '../../design/index.js';
-import { useWords } from '../library/index.js';
+import { useMayWrite, useWords } from '../library/index.js';
 import { PickedSwitch } from '../map/index.js';
 import type { MapPicture, MapRoute } from '../../workers/map.protocol.js';
+import { KeepRoute } from './KeepRoute.js';
+import { KeptRoutes } from './KeptRoutes.js';
+import { ROUTES_TEXT as T } from './routes.text.js';
 import { RouteProfile } from './RouteProfile.js';
 import { ANY, goalName, useRoutes } from './useRoutes.js';
 
@@ -18,12 +21,16 @@ const RouteCard = ({
   picture,
   width,
   play,
+  suggested,
+  mayWrite,
 }: {
   readonly route: MapRoute;
   readonly nth: number;
   readonly picture: MapPicture;
   readonly width: number;
   readonly play: string;
+  readonly suggested: string;
+  readonly mayWrite: boolean;
 }): React.JSX.Element => {
   const changes = route.steps.reduce((sum, s) => sum + s.gripChanges, 0);
   return (
@@ -41,6 +48,7 @@ const RouteCard = ({
           {route.cost.toFixed(2)}
         </Box>
         <Box flex="1" />
+        {mayWrite && <KeepRoute route={route} suggested={suggested} />}
         <Action asChild tone="next">
           <Link to={play}>
             <Play size={15} aria-hidden />
@@ -75,6 +83,7 @@ const useFinders = (picture: MapPicture | null) => {
 /** Asks for routes between two places and shows the three best as profiles. */
 export const RouteFinder = (): React.JSX.Element => {
   const words = useWords();
+  const mayWrite = useMayWrite();
   const { from, to, picture, routes, failed } = useRoutes();
   const [, setSearch] = useSearchParams();
   const [ref, size] = useSize({ width: 1180, height: 400 });
@@ -83,7 +92,11 @@ export const RouteFinder = (): React.JSX.Element => {
     setSearch({ ...(from ? { from } : {}), ...(to ? { to } : {}), ...change });
   return (
     <Box paddingInline="8" paddingBlock="6" maxWidth="1280px" width="100%">
-      <Heading marginBottom="4">Routes</Heading>
+      <Heading marginBottom="4">{T.title}</Heading>
+      <KeptRoutes picture={picture} />
+      <Subheading fontSize="22px" marginBottom="1">
+        {T.find}
+      </Subheading>
       <Box as="section" aria-label="Which route" fontSize="20px" lineHeight="1.6" marginBottom="3">
         <Box as="span" color="inkSoft">
           The best ways from{' '}
@@ -134,6 +147,8 @@ export const RouteFinder = (): React.JSX.Element => {
                   nth={nth}
                   picture={picture}
                   width={size.width}
+                  suggested={`${placeName(from, words)} to ${goalName(to, words)}`}
+                  mayWrite={mayWrite}
                   play={`/routes/play?from=${encodeURIComponent(from)}&to=${encodeURIComponent(to)}&route=${nth}`}
                 />
               ))}

@@ -13,11 +13,12 @@ import {
   useSize,
 } from '../../design/index.js';
 import { useClipViews, useWords, type ClipView } from '../library/index.js';
-import { clipsBehind } from '../map/index.js';
 import { FrameVideo, usePlayer } from '../player/index.js';
-import type { MapLine } from '../../workers/map.protocol.js';
+import { clipOfShown } from './clipOfShown.js';
+import type { ShownStep } from './keptRoute.js';
 import { RouteProfile } from './RouteProfile.js';
-import { goalName, useRoutes } from './useRoutes.js';
+import { ROUTES_TEXT as T } from './routes.text.js';
+import { useRouteInHand } from './useRouteInHand.js';
 
 const Screen = ({ view }: { readonly view: ClipView }): React.JSX.Element => {
   const { clip } = view;
@@ -39,15 +40,13 @@ const Screen = ({ view }: { readonly view: ClipView }): React.JSX.Element => {
 };
 
 const StepSheet = ({
-  line,
+  step: { line, gripChanges, kept },
   view,
-  gripChanges,
   nth,
   of,
 }: {
-  readonly line: MapLine;
+  readonly step: ShownStep;
   readonly view: ClipView | undefined;
-  readonly gripChanges: number;
   readonly nth: number;
   readonly of: number;
 }): React.JSX.Element => {
@@ -64,8 +63,18 @@ const StepSheet = ({
       <Box color="inkSoft" marginBottom="3">
         from {placeName(line.from, words)} to {placeName(line.to, words)}
       </Box>
+      {kept?.cue && (
+        <Box fontFamily="heading" fontSize="26px" lineHeight="1.2" color="inHand" marginBottom="3" data-testid="cue">
+          {kept.cue}
+        </Box>
+      )}
+      {kept?.note && (
+        <Box marginBottom="3" whiteSpace="pre-line">
+          {kept.note}
+        </Box>
+      )}
       <Box fontSize="14px" marginBottom="1">
-        {evidenceText(line)}
+        {line.attemptIds.length ? evidenceText(line) : T.notOnMap}
       </Box>
       <IntervalBand interval={line.interval} width={140} />
       {nth > 0 && gripChanges > 0 && (
@@ -94,14 +103,12 @@ const StepSheet = ({
 export const RoutePlayer = (): React.JSX.Element => {
   const words = useWords();
   const views = useClipViews();
-  const { from, to, picture, routes } = useRoutes();
+  const { route, name, back, picture, isLooking } = useRouteInHand();
   const [search, setSearch] = useSearchParams();
   const [ref, size] = useSize({ width: 1280, height: 190 });
   const [isOver, setOver] = useState(false);
-  const route = routes?.[Number(search.get('route') ?? 0)];
   const count = route?.steps.length ?? 0;
   const at = Math.min(Math.max(0, Number(search.get('step') ?? 1) - 1 || 0), Math.max(0, count - 1));
-  const back = `/routes?from=${encodeURIComponent(from ?? '')}&to=${encodeURIComponent(to ?? '')}`;
   const go = (step: number): void => {
     setOver(step >= count);
     if (step < 0 || step >= count) return;
@@ -124,14 +131,14 @@ export const RoutePlayer = (): React.JSX.Element => {
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
   });
-  if (!picture || (routes === undefined && from && to))
+  if (isLooking)
     return (
       <Box role="status" padding="8">
         Looking for the route …
       </Box>
     );
   const here = route?.steps[at];
-  if (!route || !here || !from || !to)
+  if (!route || !here || !picture)
     return (
       <Box padding="8">
         <Box marginBottom="4">This route is no longer there: the clips it stood on have changed.</Box>
@@ -140,8 +147,7 @@ export const RoutePlayer = (): React.JSX.Element => {
         </Action>
       </Box>
     );
-  const clips = clipsBehind(here.line, views);
-  const view = clips[0];
+  const view = clipOfShown(here, views);
   return (
     <Flex direction="column" height="100%" minHeight="0">
       <Flex flex="1" minHeight="240px">
@@ -173,7 +179,7 @@ export const RoutePlayer = (): React.JSX.Element => {
         </Box>
         <Flex width="400px" flexShrink="0" direction="column" borderLeftWidth="1px">
           <Box as="section" aria-label="The step" tabIndex={0} flex="1" overflowY="auto" padding="5">
-            <StepSheet line={here.line} view={view} gripChanges={here.gripChanges} nth={at} of={count} />
+            <StepSheet step={here} view={view} nth={at} of={count} />
           </Box>
           <Flex gap="2" padding="4" borderTopWidth="1px">
             <Action onClick={() => go(isOver ? at : at - 1)} disabled={at === 0 && !isOver}>
@@ -187,9 +193,7 @@ export const RoutePlayer = (): React.JSX.Element => {
       </Flex>
       <Box ref={ref} borderTopWidth="1px" paddingInline="4" paddingTop="1" flexShrink="0">
         <Flex justifyContent="space-between" color="inkSoft" fontSize="14px">
-          <span>
-            {placeName(from, words)} to {goalName(to, words)}
-          </span>
+          <span>{name}</span>
           <Link to={back} style={{ textDecoration: 'underline' }}>
             Back to the routes
           </Link>

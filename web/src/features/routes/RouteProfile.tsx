@@ -1,9 +1,10 @@
 import { placeName, readPlace, splitLabel, type PlaceId } from '@odograph/core';
 import { useWords } from '../library/index.js';
-import type { MapPicture, MapRoute } from '../../workers/map.protocol.js';
+import type { ShownRoute } from './keptRoute.js';
+import type { MapPicture } from '../../workers/map.protocol.js';
 
 type Props = {
-  readonly route: MapRoute;
+  readonly route: ShownRoute;
   readonly picture: MapPicture;
   readonly width: number;
   readonly height: number;
@@ -23,7 +24,7 @@ const BAND = 46;
 export const RouteProfile = ({ route, picture, width, height, step, onStep }: Props): React.JSX.Element => {
   const words = useWords();
   const places: PlaceId[] = route.steps[0] ? [route.steps[0].line.from, ...route.steps.map((s) => s.line.to)] : [];
-  const heightOf = (id: PlaceId): number => picture.heights[id]?.height ?? 0;
+  const heightOf = (id: PlaceId): number => picture.heights[id]?.height ?? (id.startsWith('won:') ? 5 : 0);
   const x = (i: number): number => LEFT + (i / Math.max(1, places.length - 1)) * (width - LEFT - RIGHT);
   const lowest = Math.min(-1, ...places.map((p) => Math.floor(heightOf(p) - 0.5)));
   const y = (h: number): number => TOP + ((5 - h) / (5 - lowest)) * (height - TOP - BOTTOM);

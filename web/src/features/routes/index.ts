@@ -1,2 +1,3 @@
+export { KeptRoute } from './KeptRoute.js';
 export { RouteFinder } from './RouteFinder.js';
 export { RoutePlayer } from './RoutePlayer.js';

@@ -15,7 +15,16 @@ export const routesApi = serverApi.injectEndpoints({
         }
       },
     }),
+    gripChanges: build.query<readonly number[], { readonly lineIds: readonly string[]; readonly revision: number }>({
+      queryFn: async ({ lineIds }) => {
+        try {
+          return { data: await mapWorker().gripChanges(lineIds) };
+        } catch (error) {
+          return { error: { status: 'CUSTOM_ERROR', error: String(error) } };
+        }
+      },
+    }),
   }),
 });
 
-export const { useBestRoutesQuery } = routesApi;
+export const { useBestRoutesQuery, useGripChangesQuery } = routesApi;

@@ -1,0 +1,112 @@
+import Joi from 'joi';
+import { AGES, AUDIENCES, type Person } from '../attempts/index.js';
+import { NAME_LIMIT, PASSWORD_LEAST, editId, email, id, name, password, token, version } from './fields.js';
+
+export const ROLES = ['head', 'coach', 'student'] as const;
+/** What somebody may do in an academy: a head everything, a coach everything but people's roles, a student looks. */
+export type MemberRole = (typeof ROLES)[number];
+const memberRole = Joi.string<MemberRole>().valid(...ROLES);
+
+const timeZone = (): Joi.StringSchema =>
+  Joi.string()
+    .max(60)
+    .custom((value: string, helpers) => {
+      try {
+        new Intl.DateTimeFormat('en', { timeZone: value });
+        return value;
+      } catch {
+        return helpers.error('any.invalid');
+      }
+    })
+    .messages({ 'any.invalid': '{{#label}} must be a time zone like Europe/Lisbon' });
+
+/** A new academy with its first head. A mail that has an account already needs that account's password. */
+export type NewAcademy = {
+  readonly academyId: string;
+  readonly academyName: string;
+  readonly timeZone: string;
+  readonly name: string;
+  readonly email: string;
+  readonly password: string;
+};
+export const newAcademy = Joi.object<NewAcademy, true>({
+  academyId: id().required(),
+  academyName: name().required(),
+  timeZone: timeZone().required(),
+  name: name().required(),
+  email: email().required(),
+  password: password(PASSWORD_LEAST).required(),
+});
+
+export type NewInvitation = { readonly id: string; readonly email: string; readonly role: MemberRole };
+export const newInvitation = Joi.object<NewInvitation, true>({
+  id: id().required(),
+  email: email().required(),
+  role: memberRole.required(),
+});
+
+export type TokenOnly = { readonly token: string };
+export const tokenOnly = Joi.object<TokenOnly, true>({ token: token().required() });
+
+/** Takes an invitation: name and a password of one's own, or, with an account already, only that account's password. */
+export type Acceptance = { readonly token: string; readonly name: string; readonly password: string };
+export const acceptance = Joi.object<Acceptance, true>({
+  token: token().required(),
+  name: Joi.string().trim().allow('').max(NAME_LIMIT).required(),
+  password: password(1).required(),
+});
+
+export type ResetWish = { readonly email: string };
+export const resetWish = Joi.object<ResetWish, true>({ email: email().required() });
+
+export type NewPassword = { readonly token: string; readonly password: string };
+export const newPassword = Joi.object<NewPassword, true>({
+  token: token().required(),
+  password: password(PASSWORD_LEAST).required(),
+});
+
+export type RoleChange = { readonly role: MemberRole };
+export const roleChange = Joi.object<RoleChange, true>({ role: memberRole.required() });
+
+export type AcademyChoice = { readonly academyId: string };
+export const academyChoice = Joi.object<AcademyChoice, true>({ academyId: id().required() });
+
+export type PersonFields = Omit<Person, 'id' | 'version'>;
+const personFields = {
+  name: name(),
+  athlete: Joi.boolean(),
+  member: Joi.boolean(),
+  accountId: id().allow(null),
+  level: Joi.string().trim().min(1).max(40).allow(null),
+  age: Joi.string()
+    .valid(...AGES)
+    .allow(null),
+  filming: Joi.boolean().allow(null),
+  shownTo: Joi.string()
+    .valid(...AUDIENCES)
+    .allow(null),
+};
+export type NewPerson = { readonly editId: string; readonly id: string } & PersonFields;
+export const newPerson = Joi.object<NewPerson>({
+  editId: editId(),
+  id: id().required(),
+  ...personFields,
+  name: name().required(),
+  athlete: Joi.boolean().default(false),
+  member: Joi.boolean().default(false),
+  accountId: personFields.accountId.default(null),
+  level: personFields.level.default(null),
+  age: personFields.age.default(null),
+  filming: personFields.filming.default(null),
+  shownTo: personFields.shownTo.default(null),
+});
+export type PersonEdit = {
+  readonly editId: string;
+  readonly baseVersion: number;
+  readonly changes: Partial<PersonFields>;
+};
+export const personEdit = Joi.object<PersonEdit>({
+  editId: editId(),
+  baseVersion: version(),
+  changes: Joi.object(personFields).min(1).required(),
+});

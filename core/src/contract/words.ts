@@ -1,0 +1,142 @@
+import Joi from 'joi';
+import {
+  ACTION_KINDS,
+  FAMILIES,
+  RISK_CLASSES,
+  RISK_PAIN,
+  WORD_KINDS,
+  type Definition,
+  type OwnAlias,
+  type Scope,
+  type WordKind,
+} from '../vocabulary/index.js';
+import { byKind, editId, id, key, name, role } from './fields.js';
+
+const ALIASES_LIMIT = 60;
+const LINES_LIMIT = 2000;
+
+const scope = byKind<Scope>({
+  coach: { accountId: id().required() },
+  footage: { footageId: id().required() },
+  academy: {},
+});
+const alias = Joi.object<OwnAlias, true>({ id: id().required(), alias: name().required(), scope: scope.required() });
+
+const family = Joi.string().valid(...FAMILIES);
+const aim = Joi.alternatives().try(
+  Joi.object({ position: key().required(), role: role.required() }),
+  Joi.object({ family: family.required(), role: role.required() }),
+  Joi.object({ submission: key().required() }),
+);
+const risk = Joi.object({
+  injures: name().required(),
+  class: Joi.string()
+    .valid(...RISK_CLASSES)
+    .required(),
+  pain: Joi.string()
+    .valid(...RISK_PAIN)
+    .required(),
+  care: Joi.string().trim().min(1).max(400).required(),
+});
+/** Roles beside `even` are a pair; the first one's height is the position's. */
+const PAIRS: readonly string[] = ['bottom top', 'attacker defender'];
+const areRoles = (roles: readonly string[]): boolean =>
+  new Set(roles).size === roles.length &&
+  (roles.join() === 'even' ||
+    PAIRS.includes(
+      roles
+        .filter((r) => r !== 'even')
+        .sort()
+        .join(' '),
+    ));
+const DEFINITIONS: Record<WordKind, Joi.SchemaMap> = {
+  position: {
+    family: family.required(),
+    roles: Joi.array()
+      .items(role)
+      .custom((value: readonly string[], helpers) => (areRoles(value) ? value : helpers.error('any.invalid')))
+      .required()
+      .messages({ 'any.invalid': '{{#label}} must be even, or a pair, or a pair and even' }),
+    height: Joi.number().min(-5).max(5).required(),
+  },
+  action: {
+    does: Joi.string()
+      .valid(...ACTION_KINDS)
+      .required(),
+    aims: Joi.array().items(aim).max(12).required(),
+    from: Joi.array().items(family).max(FAMILIES.length).required(),
+  },
+  target: { cloth: Joi.boolean().required(), sided: Joi.boolean().required() },
+  submission: { risk: risk.required() },
+  reaction: {},
+  reason: {},
+};
+/** A definition has the fields of its kind and no other. */
+const definition = Joi.alternatives<Definition>().conditional('kind', {
+  switch: WORD_KINDS.map((kind) => ({
+    is: kind,
+    then: Joi.object({ kind: Joi.valid(kind).required(), ...DEFINITIONS[kind] }),
+  })),
+});
+
+/** What an academy says of one word, whole: it takes the place of what it said before. */
+export type WordEdit = {
+  readonly editId: string;
+  /** Of the change; the same for as long as it is this word. */
+  readonly id: string;
+  /** The version of the change that was seen; null = there was none. */
+  readonly baseVersion: number | null;
+  readonly kind: WordKind;
+  readonly key: string;
+  /** null = as shipped. */
+  readonly name: string | null;
+  readonly hidden: boolean;
+  readonly aliases: readonly OwnAlias[];
+  readonly definition: Definition | null;
+  readonly scope: Scope;
+};
+export const wordEdit = Joi.object<WordEdit>({
+  editId: editId(),
+  id: id().required(),
+  baseVersion: Joi.number().integer().min(1).allow(null).required(),
+  kind: Joi.string()
+    .valid(...WORD_KINDS)
+    .required(),
+  key: key().required(),
+  name: name().allow(null).required(),
+  hidden: Joi.boolean().required(),
+  aliases: Joi.array().items(alias).max(ALIASES_LIMIT).required(),
+  definition: definition.allow(null).required(),
+  scope: scope.required(),
+});
+
+/** Aliases for many words at once, as they come from a list. */
+export type AliasLines = {
+  readonly editId: string;
+  readonly lines: readonly {
+    readonly kind: WordKind;
+    readonly key: string;
+    readonly aliasId: string;
+    /** Of the change that is made where the academy has said nothing of the word yet. */
+    readonly changeId: string;
+    readonly alias: string;
+  }[];
+};
+export const aliasLines = Joi.object<AliasLines>({
+  editId: editId(),
+  lines: Joi.array()
+    .items(
+      Joi.object({
+        kind: Joi.string()
+          .valid(...WORD_KINDS)
+          .required(),
+        key: key().required(),
+        aliasId: id().required(),
+        changeId: id().required(),
+        alias: name().required(),
+      }),
+    )
+    .min(1)
+    .max(LINES_LIMIT)
+    .required(),
+});

@@ -1,0 +1,272 @@
+import { athletesOf, type Library } from '../library/index.js';
+import {
+  RESULT_WORDS,
+  depthWord,
+  finishId,
+  placeName,
+  readControls,
+  sayControl,
+  stateId,
+  type Attempt,
+  type Clip,
+  type Control,
+  type Finish,
+  type Footage,
+  type ReactionUse,
+  type ReasonUse,
+  type Result,
+  type State,
+  type Subject,
+} from '../attempts/index.js';
+import {
+  depthChoices,
+  entryChoices,
+  finishChoices,
+  placeChoices,
+  reactionChoices,
+  reasonChoices,
+  resultChoices,
+} from '../phrase/index.js';
+import { frameOfText, timecode, type TimeTable } from '../timecode/index.js';
+import { tokens, type Sayable, type Words } from '../vocabulary/index.js';
+import { writeCsv, type Table } from './csv.js';
+
+/** The columns of a list of clips: what each is called, and what it may be called in other people's lists. */
+export const CLIP_COLUMNS = {
+  footage: ['footage', 'video', 'match', 'title'],
+  in: ['in', 'start', 'begin', 'from time'],
+  out: ['out', 'end', 'to time'],
+  athlete: ['athlete', 'who', 'subject'],
+  from: ['from', 'position', 'start position'],
+  grips: ['grips', 'grip', 'with'],
+  theirGrips: ['their grips', 'opponent grips'],
+  entry: ['entry', 'action', 'technique', 'move'],
+  bait: ['bait'],
+  reaction: ['reaction', 'they', 'response'],
+  finish: ['finish', 'ends in', 'end position'],
+  result: ['result', 'outcome'],
+  depth: ['how far', 'depth'],
+  why: ['why', 'reason', 'because'],
+  note: ['note', 'notes', 'comment'],
+} as const;
+export type ClipColumn = keyof typeof CLIP_COLUMNS;
+const COLUMNS = Object.keys(CLIP_COLUMNS) as ClipColumn[];
+/** Columns without which no clip can be made. */
+export const NEEDED_COLUMNS: readonly ClipColumn[] = ['footage', 'in', 'out'];
+
+/** Which column of a table holds what: the index of the column, by what it holds. */
+export type Mapping = Readonly<Partial<Record<ClipColumn, number>>>;
+
+const same = (text: string): string => tokens(text).join(' ');
+
+/** The mapping that the names in the head suggest. */
+export const guessMapping = (head: readonly string[]): Mapping => {
+  const taken = new Set<number>();
+  return Object.fromEntries(
+    COLUMNS.flatMap((column) => {
+      const at = CLIP_COLUMNS[column]
+        .map((name) => head.findIndex((cell, i) => !taken.has(i) && same(cell) === same(name)))
+        .find((i) => i >= 0);
+      if (at === undefined) return [];
+      taken.add(at);
+      return [[column, at] as const];
+    }),
+  );
+};
+
+const SEPARATOR = ';';
+const listText = (texts: readonly string[]): string => texts.join(`${SEPARATOR} `);
+const listOf = (text: string): readonly string[] =>
+  text
+    .split(SEPARATOR)
+    .map((part) => part.trim())
+    .filter(Boolean);
+
+/** A clip with what it belongs to: what a line of the list says. */
+export type ListedClip = {
+  readonly clip: Clip;
+  readonly attempt: Attempt;
+  readonly footage: Footage;
+  readonly table: TimeTable;
+};
+
+/** Clips as comma separated text, one a line, in words that {@link readClips} reads back. */
+export const clipsCsv = (clips: readonly ListedClip[], library: Pick<Library, 'persons'>, words: Words): string => {
+  const grips = (attempt: Attempt, holder: Control['holder']): string =>
+    listText(attempt.controls.filter((c) => c.holder === holder).map((c) => sayControl(c, words)));
+  return writeCsv(
+    COLUMNS.map((column) => CLIP_COLUMNS[column][0]),
+    clips.map(({ clip, attempt, footage, table }): readonly string[] => {
+      const does = words.action(attempt.action ?? '')?.does;
+      const cells: Record<ClipColumn, string> = {
+        footage: footage.title,
+        in: timecode(table, clip.in.frame),
+        out: clip.out.frame < table.ticks.length ? timecode(table, clip.out.frame) : `#${clip.out.frame}`,
+        athlete: athletesOf(footage, library.persons)[attempt.subject],
+        from: attempt.state ? placeName(stateId(attempt.state), words) : '',
+        grips: grips(attempt, 'subject'),
+        theirGrips: grips(attempt, 'opponent'),
+        entry: attempt.action ? words.name('action', attempt.action) : '',
+        bait: attempt.intent === 'bait' ? 'yes' : '',
+        reaction: listText(attempt.reactions.map((r) => words.name(r.isAction ? 'action' : 'reaction', r.what))),
+        finish: attempt.finish ? placeName(finishId(attempt.finish), words) : '',
+        result: attempt.result ? RESULT_WORDS[attempt.result] : '',
+        depth: attempt.depth !== null && does ? depthWord(does, attempt.depth) : '',
+        why: listText(attempt.reasons.map((r) => words.name('reason', r.reason))),
+        note: clip.note,
+      };
+      return COLUMNS.map((column) => cells[column]);
+    }),
+  );
+};
+
+/** What a line says of its attempt, without ids. */
+export type ReadAttempt = {
+  readonly subject: Subject;
+  readonly state: State | null;
+  readonly action: string | null;
+  readonly intent: Attempt['intent'];
+  readonly result: Result | null;
+  readonly depth: number | null;
+  readonly finish: Finish | null;
+  readonly controls: readonly Omit<Control, 'id'>[];
+  readonly reactions: readonly Omit<ReactionUse, 'id'>[];
+  readonly reasons: readonly Omit<ReasonUse, 'id'>[];
+};
+
+/** What a line of a list of clips would make, or why it makes nothing. */
+export type ReadClip = {
+  readonly line: number;
+  /** Cells that were not understood; the clip is made without them. */
+  readonly notUnderstood: readonly { readonly column: ClipColumn; readonly text: string }[];
+} & (
+  | {
+      readonly does: 'makes';
+      readonly footage: Footage;
+      readonly angleId: string;
+      readonly inFrame: number;
+      readonly outFrame: number;
+      readonly attempt: ReadAttempt;
+      readonly note: string;
+    }
+  | { readonly does: 'there already'; readonly footage: Footage }
+  | {
+      readonly does: 'nothing';
+      readonly why: 'footage' | 'in' | 'out' | 'out before in' | 'unreadable';
+      readonly said: string;
+    }
+);
+
+type Finder<T> = (text: string) => T | undefined;
+/** Finds what is called exactly so: precision before recall, since nobody looks at each cell. */
+const finder = <T>(choices: readonly Sayable<T>[]): Finder<T> => {
+  const byText = new Map<string, T>();
+  for (const { value, texts } of choices)
+    for (const text of texts) if (!byText.has(same(text))) byText.set(same(text), value);
+  return (text) => byText.get(same(text));
+};
+
+const YES = new Set(['yes', 'y', 'x', '1', 'true', 'bait']);
+const LONGEST_NOTE = 4000;
+
+/**
+ * Reads a list of clips against a library. Every cell is either understood or named; a line without known footage or times makes nothing. `tableOf`
+ * gives the presentation times of an angle's file.
+ */
+export const readClips = (
+  table: Table,
+  mapping: Mapping,
+  library: Library,
+  words: Words,
+  tableOf: (angleId: string) => TimeTable | undefined,
+): readonly ReadClip[] => {
+  const footageOf = finder(library.footage.map((f) => ({ value: f, texts: [f.title] })));
+  const find = {
+    from: finder(placeChoices(words)),
+    entry: finder(entryChoices(words, null)),
+    finish: finder(finishChoices(words, null, null)),
+    result: finder(resultChoices()),
+    reaction: finder(reactionChoices(words)),
+    why: finder(reasonChoices(words)),
+  };
+  const unreadable = new Set(table.faults.map((f) => f.line));
+  const there = new Set<string>();
+  const attempts = new Map(library.attempts.map((a) => [a.id, a]));
+  const looks = (angleId: string, inFrame: number, outFrame: number, a: Pick<Attempt, 'subject' | 'action'>): string =>
+    [angleId, inFrame, outFrame, a.subject, a.action].join(' ');
+  for (const clip of library.clips) {
+    const attempt = attempts.get(clip.attemptId);
+    if (attempt) there.add(looks(clip.angleId, clip.in.frame, clip.out.frame, attempt));
+  }
+  return table.rows.map(({ line, cells }): ReadClip => {
+    const notUnderstood: { column: ClipColumn; text: string }[] = [];
+    const cell = (column: ClipColumn): string => cells[mapping[column] ?? -1] ?? '';
+    const nothing = (why: Extract<ReadClip, { does: 'nothing' }>['why'], said: string): ReadClip => ({
+      line,
+      notUnderstood: [],
+      does: 'nothing',
+      why,
+      said,
+    });
+    if (unreadable.has(line)) return nothing('unreadable', cells.join(', '));
+    const footage = footageOf(cell('footage'));
+    const angle = footage && library.angles.find((a) => a.footageId === footage.id);
+    const times = angle && tableOf(angle.id);
+    if (!footage || !angle || !times) return nothing('footage', cell('footage'));
+    const [inFrame, outFrame] = [frameOfText(times, cell('in')), frameOfText(times, cell('out'))];
+    if (inFrame === undefined) return nothing('in', cell('in'));
+    if (outFrame === undefined) return nothing('out', cell('out'));
+    if (outFrame <= inFrame) return nothing('out before in', cell('out'));
+
+    const one = <T>(column: ClipColumn, understood: Finder<T>): T | null => {
+      const text = cell(column);
+      if (text === '') return null;
+      const found = understood(text);
+      if (found === undefined) notUnderstood.push({ column, text });
+      return found ?? null;
+    };
+    const several = <T>(column: ClipColumn, understood: Finder<T>): readonly T[] =>
+      listOf(cell(column)).flatMap((text): T[] => {
+        const found = understood(text);
+        if (found === undefined) notUnderstood.push({ column, text });
+        return found === undefined ? [] : [found];
+      });
+    const holds = (column: 'grips' | 'theirGrips', holder: Control['holder']): readonly Omit<Control, 'id'>[] =>
+      several(column, (text) => {
+        const [best] = readControls(text, words);
+        return best && { ...best, holder };
+      });
+    const athletes = athletesOf(footage, library.persons);
+    const action = one('entry', find.entry);
+    const does = words.action(action ?? '')?.does;
+    const attempt: ReadAttempt = {
+      subject:
+        one(
+          'athlete',
+          finder<Subject>([
+            { value: 'a', texts: [athletes.a, footage.kitA, 'a', 'us'].filter(Boolean) },
+            { value: 'b', texts: [athletes.b, footage.kitB, 'b', 'them'].filter(Boolean) },
+          ]),
+        ) ?? 'a',
+      state: one('from', find.from),
+      action,
+      intent: YES.has(cell('bait').toLowerCase()) ? 'bait' : 'own',
+      result: one('result', find.result),
+      depth: one('depth', finder(does ? depthChoices(does) : [])),
+      finish: one('finish', find.finish),
+      controls: [...holds('grips', 'subject'), ...holds('theirGrips', 'opponent')],
+      reactions: several('reaction', (text): Omit<ReactionUse, 'id'> | undefined => {
+        const reaction = find.reaction(text);
+        if (reaction !== undefined) return { what: reaction, isAction: false, deciding: false };
+        const counter = find.entry(text);
+        return counter === undefined ? undefined : { what: counter, isAction: true, deciding: false };
+      }),
+      reasons: several('why', find.why).map((reason, i) => ({ reason, main: i === 0 })),
+    };
+    const look = looks(angle.id, inFrame, outFrame, attempt);
+    if (there.has(look)) return { line, notUnderstood, does: 'there already', footage };
+    there.add(look);
+    const note = cell('note').slice(0, LONGEST_NOTE);
+    return { line, notUnderstood, does: 'makes', footage, angleId: angle.id, inFrame, outFrame, attempt, note };
+  });
+};

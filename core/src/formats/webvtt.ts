@@ -1,0 +1,71 @@
+import { cautionsOf } from '../vocabulary/index.js';
+import { placeName, readPlace, type Clip, type KeptRoute, type RouteStep } from '../attempts/index.js';
+import { loggedOf, wordsOf, type Library } from '../library/index.js';
+import { buildLines } from '../map/index.js';
+
+/** How long a step is shown for which there is no clip, in seconds. */
+const WITHOUT_CLIP_S = 5;
+
+const stamp = (seconds: number): string => {
+  const ms = Math.round(seconds * 1000);
+  const two = (n: number): string => String(n).padStart(2, '0');
+  return `${two(Math.floor(ms / 3_600_000))}:${two(Math.floor(ms / 60_000) % 60)}:${two(Math.floor(ms / 1000) % 60)}.${String(ms % 1000).padStart(3, '0')}`;
+};
+
+/** Text of a cue: no arrow, no mark-up, no empty line, all of which mean something in the format. */
+const plain = (text: string): string =>
+  text
+    .replace(/&/g, '&amp;')
+    .replace(/</g, '&lt;')
+    .replace(/>/g, '&gt;')
+    .replace(/\s*\n\s*/g, '\n')
+    .trim();
+
+/** The clip that shows a step: the one chosen, or the first clip of the most telling attempt of its line. */
+export const clipOfStep = (
+  step: RouteStep,
+  clips: readonly Clip[],
+  attemptsOfLine: (step: RouteStep) => readonly string[],
+): Clip | undefined => {
+  const chosen = step.clipId === null ? undefined : clips.find((c) => c.id === step.clipId);
+  if (chosen) return chosen;
+  for (const attempt of attemptsOfLine(step)) {
+    const clip = clips.find((c) => c.attemptId === attempt);
+    if (clip) return clip;
+  }
+  return undefined;
+};
+
+/**
+ * A kept route as WebVTT (W3C WebVTT 1): its clips play one after the other from zero, and each step is one cue, with what it is, what is said to
+ * it, and its caution.
+ */
+export const routeVtt = (route: KeptRoute, library: Library): string => {
+  const words = wordsOf(library);
+  const { lines } = buildLines(loggedOf(library), words);
+  const attemptsOfLine = (step: RouteStep): readonly string[] =>
+    lines.find((l) => !l.bait && l.from === step.from && l.action === step.action && l.to === step.to)?.attemptIds ??
+    [];
+  let at = 0;
+  const cues = route.steps.map((step, i) => {
+    const clip = clipOfStep(step, library.clips, attemptsOfLine);
+    const file = library.files.find((f) => f.id === library.angles.find((a) => a.id === clip?.angleId)?.fileId);
+    const lengthS =
+      clip && file ? ((clip.out.pts - clip.in.pts) * file.timeBaseNum) / file.timeBaseDen : WITHOUT_CLIP_S;
+    const from = at;
+    at += lengthS;
+    const end = readPlace(step.to);
+    const cautions = cautionsOf(words, {
+      action: step.action,
+      submission: end?.kind === 'submission' && end.won ? end.submission : null,
+    });
+    const text = [
+      `${i + 1}. ${words.name('action', step.action)}: ${placeName(step.from, words)} to ${placeName(step.to, words)}`,
+      step.cue,
+      step.note,
+      ...cautions.map((c) => `Caution, ${c.about}: ${c.care}`),
+    ];
+    return `${i + 1}\n${stamp(from)} --> ${stamp(at)}\n${text.map(plain).filter(Boolean).join('\n')}\n`;
+  });
+  return `WEBVTT - ${plain(route.name).replace(/\n/g, ' ')}\n\n${cues.join('\n')}`;
+};

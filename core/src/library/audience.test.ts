@@ -1,0 +1,66 @@
+import { describe, expect, test } from '@jest/globals';
+import type { Angle, Clip, MediaFile, Person } from '../attempts/index.js';
+import { FOOTAGE, LOGGED } from '../testing/workedExamples.js';
+import { forMembers, type Library } from './index.js';
+
+const person = (id: string, shownTo: Person['shownTo']): Person => ({
+  id,
+  version: 1,
+  name: id,
+  athlete: true,
+  member: true,
+  accountId: 'account',
+  level: 'blue',
+  age: 'minor',
+  filming: true,
+  shownTo,
+});
+const [open, closed] = Object.values(FOOTAGE).slice(0, 2);
+const angle = (id: string, footageId: string): Angle => ({ id, footageId, fileId: `file ${id}` }) as Angle;
+const library: Library = {
+  format: 'odograph-library',
+  formatVersion: 1,
+  academy: { id: 'x', name: 'x', timeZone: 'UTC' },
+  wordChanges: [],
+  persons: [
+    person('shown', 'academy'),
+    person('anyone', 'anyone'),
+    person('coaches', 'coaches'),
+    person('unsaid', null),
+  ],
+  files: [{ id: 'file one' } as MediaFile, { id: 'file two' } as MediaFile],
+  footage: [
+    { ...open!, athleteA: 'shown', athleteB: 'anyone' },
+    { ...closed!, athleteA: 'shown', athleteB: 'unsaid' },
+  ],
+  angles: [angle('one', open!.id), angle('two', closed!.id)],
+  attempts: LOGGED.map((l) => l.attempt),
+  clips: [{ id: 'c1', angleId: 'one' } as Clip, { id: 'c2', angleId: 'two' } as Clip],
+  routes: [
+    {
+      id: 'r',
+      version: 1,
+      name: 'r',
+      steps: [{ id: 's', from: 'a', action: 'b', to: 'c', clipId: 'c2', cue: 'keep', note: '' }],
+    },
+  ],
+};
+
+describe('what members see who are no coaches', () => {
+  const seen = forMembers(library);
+
+  test('when one of two athletes may not be shown to them, nothing of that footage should be there', () => {
+    expect(seen.footage.map((f) => f.id)).toEqual([open!.id]);
+    expect(seen.attempts.every((a) => a.footageId === open!.id)).toBe(true);
+    expect([seen.clips.map((c) => c.id), seen.files.map((f) => f.id)]).toEqual([['c1'], ['file one']]);
+  });
+
+  test('when people are on it, only their names should be known', () => {
+    expect(seen.persons.map((p) => p.id)).toEqual(['shown', 'anyone']);
+    for (const p of seen.persons) expect([p.level, p.age, p.filming, p.accountId]).toEqual([null, null, null, null]);
+  });
+
+  test('when a route shows such a clip, the step should stay without it', () => {
+    expect(seen.routes[0]!.steps[0]).toMatchObject({ clipId: null, cue: 'keep' });
+  });
+});

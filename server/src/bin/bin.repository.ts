@@ -1,0 +1,235 @@
+import { Inject, Injectable } from '@nestjs/common';
+import { placeName, readPlace, type Words } from '@odograph/core';
+import type { Binned, References } from '@odograph/core/contract';
+import { Op, QueryTypes, Sequelize } from 'sequelize';
+import type { AcademyId } from '../database/academyId.js';
+import type { Entity, Models, Row } from '../database/models.js';
+import { MODELS } from '../database/tokens.js';
+
+export type BinnedRow = { readonly id: string; readonly name: string; readonly removedAt: Date };
+export type GoneFile = { readonly academyId: AcademyId; readonly id: string };
+
+/** Rows that go for good once they have lain in the bin long enough, each before the rows it points to. `:old` is the instant. */
+const PURGES: readonly string[] = [
+  `UPDATE route_steps s JOIN clips c ON c.academy_id = s.academy_id AND c.id = s.clip_id SET s.clip_id = NULL WHERE c.deleted_at < :old`,
+  `DELETE s FROM route_steps s JOIN routes r ON r.academy_id = s.academy_id AND r.id = s.route_id WHERE s.deleted_at < :old OR r.deleted_at < :old`,
+  `DELETE FROM routes WHERE deleted_at < :old`,
+  `DELETE FROM clips WHERE deleted_at < :old`,
+  ...['controls', 'attempt_reactions', 'attempt_reasons'].map(
+    (table) =>
+      `DELETE b FROM ${table} b JOIN attempts a ON a.academy_id = b.academy_id AND a.id = b.attempt_id WHERE b.deleted_at < :old OR a.deleted_at < :old`,
+  ),
+  `UPDATE attempts a JOIN attempts p ON p.academy_id = a.academy_id AND p.id = a.parent_id SET a.parent_id = NULL WHERE p.deleted_at < :old`,
+  `UPDATE attempts a JOIN attempts p ON p.academy_id = a.academy_id AND p.id = a.counter_of_id SET a.counter_of_id = NULL WHERE p.deleted_at < :old`,
+  `DELETE a FROM attempts a LEFT JOIN clips c ON c.academy_id = a.academy_id AND c.attempt_id = a.id WHERE a.deleted_at < :old AND c.id IS NULL`,
+  `DELETE g FROM angles g LEFT JOIN attempts a ON a.academy_id = g.academy_id AND a.angle_id = g.id LEFT JOIN clips c ON c.academy_id = g.academy_id AND c.angle_id = g.id
+   WHERE g.deleted_at < :old AND a.id IS NULL AND c.id IS NULL`,
+  `DELETE f FROM footage f LEFT JOIN angles g ON g.academy_id = f.academy_id AND g.footage_id = f.id LEFT JOIN attempts a ON a.academy_id = f.academy_id AND a.footage_id = f.id
+   WHERE f.deleted_at < :old AND g.id IS NULL AND a.id IS NULL`,
+  `DELETE p FROM persons p LEFT JOIN footage f ON f.academy_id = p.academy_id AND (f.athlete_a = p.id OR f.athlete_b = p.id) WHERE p.deleted_at < :old AND f.id IS NULL`,
+  `DELETE a FROM word_aliases a JOIN word_changes w ON w.academy_id = a.academy_id AND w.id = a.word_change_id WHERE a.deleted_at < :old OR w.deleted_at < :old`,
+  `DELETE FROM word_changes WHERE deleted_at < :old`,
+];
+
+@Injectable()
+export class BinRepository {
+  constructor(
+    @Inject(MODELS) private readonly models: Models,
+    @Inject(Sequelize) private readonly sequelize: Sequelize,
+  ) {}
+
+  private select<T extends object>(sql: string, replacements: Record<string, unknown>): Promise<T[]> {
+    return this.sequelize.query<T>(sql, { type: QueryTypes.SELECT, replacements });
+  }
+
+  private async names(sql: string, academy: AcademyId, id: string): Promise<readonly string[]> {
+    return (await this.select<{ name: string }>(sql, { academy, id })).map((row) => row.name);
+  }
+
+  private async count(sql: string, academy: AcademyId, id: string): Promise<number> {
+    return Number((await this.select<{ n: number }>(sql, { academy, id }))[0]!.n);
+  }
+
+  /** What goes with a thing, or stands on it. */
+  async references(academy: AcademyId, kind: Binned, id: string): Promise<References> {
+    const none: References = { clips: 0, attempts: 0, footage: [], routes: [] };
+    const here = 'academy_id = :academy AND deleted_at IS NULL';
+    const routesWith = (clips: string): Promise<readonly string[]> =>
+      this.names(
+        `SELECT DISTINCT r.name FROM routes r JOIN route_steps s ON s.academy_id = r.academy_id AND s.route_id = r.id AND s.deleted_at IS NULL
+         WHERE r.academy_id = :academy AND r.deleted_at IS NULL AND s.clip_id IN (${clips}) ORDER BY r.name`,
+        academy,
+        id,
+      );
+    switch (kind) {
+      case 'footage':
+        return {
+          ...none,
+          clips: await this.count(
+            `SELECT COUNT(*) AS n FROM clips WHERE ${here} AND angle_id IN (SELECT id FROM angles WHERE academy_id = :academy AND footage_id = :id)`,
+            academy,
+            id,
+          ),
+          attempts: await this.count(
+            `SELECT COUNT(*) AS n FROM attempts WHERE ${here} AND footage_id = :id`,
+            academy,
+            id,
+          ),
+          routes: await routesWith(
+            'SELECT c.id FROM clips c JOIN angles g ON g.academy_id = c.academy_id AND g.id = c.angle_id WHERE c.academy_id = :academy AND g.footage_id = :id',
+          ),
+        };
+      case 'clip':
+        return {
+          ...none,
+          attempts: await this.count(
+            `SELECT COUNT(*) AS n FROM clips c WHERE c.academy_id = :academy AND c.id = :id AND c.deleted_at IS NULL AND NOT EXISTS
+             (SELECT 1 FROM clips o WHERE o.academy_id = c.academy_id AND o.attempt_id = c.attempt_id AND o.id <> c.id AND o.deleted_at IS NULL)`,
+            academy,
+            id,
+          ),
+          routes: await routesWith(':id'),
+        };
+      case 'person':
+        return {
+          ...none,
+          footage: await this.names(
+            `SELECT title AS name FROM footage WHERE ${here} AND (athlete_a = :id OR athlete_b = :id) ORDER BY title`,
+            academy,
+            id,
+          ),
+        };
+      case 'word': {
+        const [word] = await this.select<{ kind: string; word_key: string }>(
+          `SELECT kind, word_key FROM word_changes WHERE ${here} AND id = :id`,
+          { academy, id },
+        );
+        return word ? { ...none, ...(await this.usesOfWord(academy, word.kind, word.word_key)) } : none;
+      }
+      case 'route':
+        return none;
+    }
+  }
+
+  /** Attempts and routes that say a word. */
+  private async usesOfWord(
+    academy: AcademyId,
+    kind: string,
+    key: string,
+  ): Promise<Pick<References, 'attempts' | 'routes'>> {
+    const list = (table: string, condition: string): string =>
+      `EXISTS (SELECT 1 FROM ${table} b WHERE b.academy_id = a.academy_id AND b.attempt_id = a.id AND b.deleted_at IS NULL AND ${condition})`;
+    const says: Record<string, string> = {
+      position:
+        "a.state_position = :id OR a.restart_position = :id OR (a.finish_kind = 'state' AND a.finish_key = :id)",
+      action: `a.action = :id OR ${list('attempt_reactions', 'b.is_action AND b.what = :id')}`,
+      target: list('controls', 'b.target = :id'),
+      submission: "a.finish_kind = 'submission' AND a.finish_key = :id",
+      reaction: list('attempt_reactions', 'NOT b.is_action AND b.what = :id'),
+      reason: list('attempt_reasons', 'b.reason = :id'),
+    };
+    const attempts = await this.count(
+      `SELECT COUNT(*) AS n FROM attempts a WHERE a.academy_id = :academy AND a.deleted_at IS NULL AND (${says[kind]!})`,
+      academy,
+      key,
+    );
+    const steps = await this.select<{ name: string; from_place: string; action: string; to_place: string }>(
+      `SELECT r.name, s.from_place, s.action, s.to_place FROM routes r JOIN route_steps s ON s.academy_id = r.academy_id AND s.route_id = r.id
+       WHERE r.academy_id = :academy AND r.deleted_at IS NULL AND s.deleted_at IS NULL ORDER BY r.name`,
+      { academy },
+    );
+    const isSaid = (step: (typeof steps)[number]): boolean =>
+      kind === 'action'
+        ? step.action === key
+        : [step.from_place, step.to_place].map(readPlace).some((place) => {
+            if (place?.kind === 'state') return kind === 'position' && place.position === key;
+            return place?.kind === 'submission' && kind === 'submission' && place.submission === key;
+          });
+    return { attempts, routes: [...new Set(steps.filter(isSaid).map((s) => s.name))] };
+  }
+
+  /** What lies in the bin of one kind, the newest first. */
+  async binned(academy: AcademyId, kind: Binned, words: Words): Promise<readonly BinnedRow[]> {
+    const rows = await this.models[kind].findAll({
+      where: { academyId: academy, deletedAt: { [Op.ne]: null } },
+      order: [
+        ['deletedAt', 'DESC'],
+        ['id', 'DESC'],
+      ],
+    });
+    const plain = rows.map((row) => row.get({ plain: true }));
+    const names = kind === 'clip' ? await this.clipNames(academy, plain, words) : undefined;
+    return plain.map((row) => ({
+      id: row['id'] as string,
+      name: names?.get(row['id'] as string) ?? ((row['title'] ?? row['name'] ?? row['wordKey']) as string | null) ?? '',
+      removedAt: row['deletedAt'] as Date,
+    }));
+  }
+
+  private async clipNames(academy: AcademyId, clips: readonly Row[], words: Words): Promise<Map<string, string>> {
+    const attempts = await this.models.attempt.findAll({
+      where: { academyId: academy, id: { [Op.in]: clips.map((c) => c['attemptId'] as string) } },
+    });
+    const byId = new Map(attempts.map((a) => [a.get('id') as string, a.get({ plain: true })]));
+    return new Map(
+      clips.map((clip) => {
+        const attempt = byId.get(clip['attemptId'] as string);
+        const [position, role, action] = [attempt?.['statePosition'], attempt?.['stateRole'], attempt?.['action']];
+        const said = [
+          typeof action === 'string' ? words.name('action', action) : 'an entry not said',
+          typeof position === 'string' ? `from ${placeName(`${position}/${role as string}` as never, words)}` : '',
+        ];
+        return [clip['id'] as string, said.filter(Boolean).join(' ')];
+      }),
+    );
+  }
+
+  /** Who put rows in the bin last. */
+  async removers(academy: AcademyId, ids: readonly string[]): Promise<ReadonlyMap<string, string>> {
+    if (!ids.length) return new Map();
+    const rows = await this.select<{ id: string; name: string }>(
+      `SELECT c.entity_id AS id, a.name FROM change_records c JOIN edits e ON e.academy_id = c.academy_id AND e.id = c.edit_id
+       JOIN accounts a ON a.id = e.account_id WHERE c.academy_id = :academy AND c.entity_id IN (:ids) AND c.field IN ('deletedAt') ORDER BY e.number`,
+      { academy, ids },
+    );
+    return new Map(rows.map((row) => [row.id, row.name]));
+  }
+
+  /** Ids of rows that went into the bin together with the row above them. */
+  async wentWith(
+    academy: AcademyId,
+    entity: Entity,
+    where: Record<string, unknown>,
+    at: Date,
+  ): Promise<readonly string[]> {
+    const rows = await this.models[entity].findAll({
+      where: { academyId: academy, ...where, deletedAt: at },
+      attributes: ['id'],
+    });
+    return rows.map((row) => row.get('id') as string);
+  }
+
+  /** Ids of what is there of one kind. */
+  async there(academy: AcademyId, entity: Entity, where: Record<string, unknown>): Promise<readonly string[]> {
+    const rows = await this.models[entity].findAll({
+      where: { academyId: academy, ...where, deletedAt: null },
+      attributes: ['id'],
+    });
+    return rows.map((row) => row.get('id') as string);
+  }
+
+  /** Deletes for good what has lain in the bin since before `old`, in all academies; gives the files that nothing shows any more. */
+  async purge(old: Date): Promise<readonly GoneFile[]> {
+    return this.sequelize.transaction(async (transaction) => {
+      for (const sql of PURGES) await this.sequelize.query(sql, { replacements: { old }, transaction });
+      const gone = await this.sequelize.query<{ academy_id: AcademyId; id: string }>(
+        `SELECT f.academy_id, f.id FROM files f LEFT JOIN angles g ON g.academy_id = f.academy_id AND g.file_id = f.id
+         WHERE g.id IS NULL AND f.created_at < :old`,
+        { type: QueryTypes.SELECT, replacements: { old }, transaction },
+      );
+      for (const { academy_id, id } of gone)
+        await this.models.file.destroy({ where: { academyId: academy_id, id }, transaction });
+      return gone.map(({ academy_id, id }) => ({ academyId: academy_id, id }));
+    });
+  }
+}

@@ -1,0 +1,87 @@
+import { Inject, Injectable } from '@nestjs/common';
+import { readPlace, routeVtt, type RouteStep, type Words } from '@odograph/core';
+import type { Changed, NewRoute, Removal, RouteEdit } from '@odograph/core/contract';
+import type { Session } from '../accounts/session.js';
+import { BinService } from '../bin/bin.service.js';
+import { ChangesService } from '../changes/changes.service.js';
+import type { Row } from '../database/models.js';
+import { invalid, notFound } from '../errors/refused.js';
+import { LibraryService } from '../library/library.service.js';
+import { RoutesRepository } from './routes.repository.js';
+
+const fromStep = ({ from, action, to, clipId, cue, note }: RouteStep, ordinal: number): Row => ({
+  ordinal,
+  fromPlace: from,
+  action,
+  toPlace: to,
+  clipId,
+  cue,
+  note,
+});
+
+@Injectable()
+export class RoutesService {
+  constructor(
+    @Inject(ChangesService) private readonly changes: ChangesService,
+    @Inject(LibraryService) private readonly library: LibraryService,
+    @Inject(RoutesRepository) private readonly routes: RoutesRepository,
+    @Inject(BinService) private readonly bin: BinService,
+  ) {}
+
+  /** Steps must follow on from each other, say words that are known, and show clips that are there. */
+  private async check({ academyId }: Session, steps: readonly RouteStep[], prefix: string): Promise<void> {
+    const words = await this.library.words(academyId);
+    const isPlace = (id: string, known: Words): boolean => {
+      const place = readPlace(id);
+      if (place?.kind === 'state') return known.hasRole(place.position, place.role);
+      return place?.kind === 'submission' ? known.submission(place.submission) !== undefined : place !== undefined;
+    };
+    for (const [i, step] of steps.entries()) {
+      const at = `${prefix}.${i}`;
+      if (!isPlace(step.from, words)) throw invalid(`${at}.from`, 'is not a place of this academy');
+      if (!isPlace(step.to, words)) throw invalid(`${at}.to`, 'is not a place of this academy');
+      if (!words.action(step.action)) throw invalid(`${at}.action`, 'is not a word of this academy');
+      if (i > 0 && steps[i - 1]!.to !== step.from) throw invalid(`${at}.from`, 'is not where the step before leads');
+    }
+    const clips = steps.flatMap((s) => s.clipId ?? []);
+    const there = await this.routes.clipsThere(academyId, clips);
+    const gone = steps.findIndex((s) => s.clipId !== null && !there.has(s.clipId));
+    if (gone >= 0) throw invalid(`${prefix}.${gone}.clipId`, 'is no clip of this academy');
+  }
+
+  async create(session: Session, { editId, id, name, steps }: NewRoute): Promise<Changed> {
+    await this.check(session, steps, 'steps');
+    const touched = await this.changes.edit(session, editId, async (edit) => {
+      await edit.create('route', id, { name });
+      await edit.writeList('routeStep', id, [], steps, fromStep);
+    });
+    return this.library.changed(session.academyId, touched);
+  }
+
+  async edit(session: Session, id: string, { editId, baseVersion, changes }: RouteEdit): Promise<Changed> {
+    const before = await this.routes.route(session.academyId, id);
+    if (!before) throw notFound();
+    if (changes.steps) await this.check(session, changes.steps, 'changes.steps');
+    const theirs: Record<string, unknown> = before;
+    const touched = await this.changes.edit(session, editId, async (edit) => {
+      await edit.update('route', id, baseVersion, changes.name === undefined ? {} : { name: changes.name }, () =>
+        Object.entries(changes).map(([field, yours]) => ({ field, yours, theirs: theirs[field] })),
+      );
+      if (changes.steps && (await edit.writeList('routeStep', id, before.steps, changes.steps, fromStep)))
+        await edit.bump('route', id, 'steps');
+    });
+    return this.library.changed(session.academyId, touched);
+  }
+
+  remove(session: Session, id: string, { editId, baseVersion }: Removal): Promise<Changed> {
+    return this.bin.remove(session, 'route', id, editId, (edit) => edit.remove('route', id, baseVersion));
+  }
+
+  /** The route as timed text: what is said at each step while its clips play one after the other. */
+  async vtt(session: Session, id: string): Promise<string> {
+    const library = await this.library.libraryFor(session);
+    const route = library.routes.find((r) => r.id === id);
+    if (!route) throw notFound();
+    return routeVtt(route, library);
+  }
+}

@@ -1,0 +1,110 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import type { KeptRoute } from '@odograph/core';
+import type { BinItem, References } from '@odograph/core/contract';
+import { v7 as newId } from 'uuid';
+import { libraryOf, newClip, newPiece } from '../testing/requests.js';
+import { COACH, OTHER_COACH, STUDENT, TestApp, type Client } from '../testing/testApp.js';
+
+describe('kept routes', () => {
+  let app: TestApp, coach: Client, clipId: string;
+  beforeAll(async () => {
+    app = await TestApp.start({ demo: true });
+    coach = await app.signedIn(COACH);
+    const { angleId } = await newPiece(coach);
+    ({ id: clipId } = (await newClip(coach, angleId)).clip);
+  });
+  afterAll(() => app.stop());
+
+  const steps = () => [
+    { id: newId(), from: 'turtle/top', action: 'back-take', to: 'back/attacker', clipId, cue: 'Hips low', note: '' },
+    {
+      id: newId(),
+      from: 'back/attacker',
+      action: 'rear-choke',
+      to: 'won:rear-choke',
+      clipId: null,
+      cue: '',
+      note: 'Slow',
+    },
+  ];
+  const make = async (name = 'From turtle'): Promise<KeptRoute> => {
+    const request = { editId: newId(), id: newId(), name, steps: steps() };
+    const { body } = await coach.ask('POST', '/api/routes', request);
+    return (body as { routes: KeptRoute[] }).routes[0]!;
+  };
+  const routeOf = async (id: string) => (await libraryOf(coach)).routes.find((r) => r.id === id);
+  const edit = (route: KeptRoute, changes: object) =>
+    coach.ask('PATCH', `/api/routes/${route.id}`, { editId: newId(), baseVersion: route.version, changes });
+
+  test('when a route is kept, it should come back with its steps in order, and changes be undone', async () => {
+    const route = await make();
+    expect((await routeOf(route.id))!.steps.map((s) => [s.action, s.cue])).toEqual([
+      ['back-take', 'Hips low'],
+      ['rear-choke', ''],
+    ]);
+    const changed = [{ ...route.steps[0]!, cue: 'Chest first', clipId: null }, route.steps[1]!];
+    expect((await edit(route, { steps: changed })).status).toBe(200);
+    expect((await routeOf(route.id))!.steps[0]).toMatchObject({ cue: 'Chest first', clipId: null });
+    await coach.ask('POST', '/api/undo', { editId: newId() });
+    expect((await routeOf(route.id))!.steps[0]).toMatchObject({ cue: 'Hips low', clipId });
+  });
+
+  test('when steps do not follow on, say unknown words or show what is not there, each should be named', async () => {
+    const [first, second] = steps() as [object, object];
+    const broken: readonly (readonly [object[], string])[] = [
+      [[first, { ...second, from: 'mount/top' }], 'steps.1.from'],
+      [[{ ...first, action: 'teleport' }], 'steps.0.action'],
+      [[{ ...first, from: 'floating/top' }], 'steps.0.from'],
+      [[{ ...first, to: 'back/even' }], 'steps.0.to'],
+      [[{ ...first, clipId: newId() }], 'steps.0.clipId'],
+      [[], 'steps'],
+    ];
+    for (const [wrong, field] of broken) {
+      const request = { editId: newId(), id: newId(), name: 'x', steps: wrong };
+      const { status, body } = await coach.ask('POST', '/api/routes', request);
+      const { fields } = (body as { facts: { fields: { field: string }[] } }).facts;
+      expect([status, fields[0]!.field]).toEqual([400, field]);
+    }
+  });
+
+  test('when two coaches change name and steps of one route, both should stand; the same field is asked about', async () => {
+    const route = await make('Old name');
+    expect((await edit(route, { name: 'New name' })).status).toBe(200);
+    const changed = [{ ...route.steps[0]!, cue: 'Other cue' }, route.steps[1]!];
+    expect((await edit(route, { steps: changed })).status).toBe(200);
+    expect(await edit(route, { name: 'Third name' })).toMatchObject({
+      status: 409,
+      body: { code: 'stale', facts: { fields: [{ field: 'name', yours: 'Third name', theirs: 'New name' }] } },
+    });
+    expect(await routeOf(route.id)).toMatchObject({ name: 'New name', steps: [{ cue: 'Other cue' }, {}] });
+  });
+
+  test('when a clip is shown by a route, that should be said before it goes; the step then stands without it', async () => {
+    const route = await make('Shows a clip');
+    const said = (await coach.ask('GET', `/api/references/clip/${clipId}`)).body as References;
+    expect(said.routes).toContain('Shows a clip');
+    await coach.ask('DELETE', `/api/routes/${route.id}`, { editId: newId(), baseVersion: 1 });
+    expect(await routeOf(route.id)).toBeUndefined();
+    const bin = (await coach.ask('GET', '/api/bin')).body as readonly BinItem[];
+    expect(bin.find((i) => i.id === route.id)).toMatchObject({ kind: 'route', name: 'Shows a clip' });
+    await coach.ask('POST', '/api/bin/restore', { editId: newId(), kind: 'route', id: route.id });
+    expect((await routeOf(route.id))!.steps).toHaveLength(2);
+  });
+
+  test('when timed text is asked for, cues and cautions should be in it; another academy has none', async () => {
+    const route = await make('For the wall');
+    const { status, body, headers } = await coach.ask('GET', `/api/routes/${route.id}/cues.vtt`);
+    expect([status, headers.get('content-type')]).toEqual([200, 'text/vtt; charset=utf-8']);
+    expect(body).toMatch(/^WEBVTT - For the wall\n/);
+    expect(body).toMatch(/Hips low[\s\S]*Caution, rear choke/);
+    const other = await app.signedIn(OTHER_COACH);
+    expect((await other.ask('GET', `/api/routes/${route.id}/cues.vtt`)).status).toBe(404);
+    expect((await other.ask('DELETE', `/api/routes/${route.id}`, { editId: newId(), baseVersion: 1 })).status).toBe(
+      404,
+    );
+    const foreignClip = { editId: newId(), id: newId(), name: 'x', steps: steps() };
+    expect((await other.ask('POST', '/api/routes', foreignClip)).status).toBe(400);
+    const student = await app.signedIn(STUDENT);
+    expect((await student.ask('GET', `/api/routes/${route.id}/cues.vtt`)).status).toBe(200);
+  });
+});

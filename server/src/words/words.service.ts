@@ -1,0 +1,120 @@
+import { Inject, Injectable } from '@nestjs/common';
+import { SHIPPED_WORDS, type OwnAlias, type Scope } from '@odograph/core';
+import type { AliasLines, Changed, Removal, WordEdit } from '@odograph/core/contract';
+import { AccountsRepository } from '../accounts/accounts.repository.js';
+import type { Session } from '../accounts/session.js';
+import { BinService } from '../bin/bin.service.js';
+import { ChangesService } from '../changes/changes.service.js';
+import type { Edit } from '../changes/edit.js';
+import type { Row } from '../database/models.js';
+import { Refused, invalid, notFound } from '../errors/refused.js';
+import { LibraryService } from '../library/library.service.js';
+import { WordsRepository } from './words.repository.js';
+
+const scopeRow = (scope: Scope): Row => ({
+  scopeKind: scope.kind,
+  scopeId: scope.kind === 'coach' ? scope.accountId : scope.kind === 'footage' ? scope.footageId : null,
+});
+const fromAlias = ({ alias, scope }: OwnAlias): Row => ({ alias, ...scopeRow(scope) });
+
+@Injectable()
+export class WordsService {
+  constructor(
+    @Inject(ChangesService) private readonly changes: ChangesService,
+    @Inject(LibraryService) private readonly library: LibraryService,
+    @Inject(AccountsRepository) private readonly accounts: AccountsRepository,
+    @Inject(WordsRepository) private readonly words: WordsRepository,
+    @Inject(BinService) private readonly bin: BinService,
+  ) {}
+
+  /** Says of one word what the academy says of it from now on: name, aliases, hidden; for a word of its own also what it is. */
+  async write(session: Session, request: WordEdit): Promise<Changed> {
+    const { editId, baseVersion, kind, key, name, hidden, aliases, definition, scope } = request;
+    const isShipped = SHIPPED_WORDS.some((w) => w.kind === kind && w.key === key);
+    if (isShipped && definition) throw invalid('definition', 'a word that ships keeps its own');
+    if (!isShipped && (!definition || name === null)) throw invalid('definition', 'is required for an own word');
+    await this.checkScopes(session, request);
+    if (definition?.kind === 'action') {
+      const words = await this.library.words(session.academyId);
+      definition.aims.forEach((aim, i) => {
+        const known =
+          'position' in aim
+            ? words.hasRole(aim.position, aim.role)
+            : 'submission' in aim
+              ? words.submission(aim.submission) !== undefined
+              : true;
+        if (!known) throw invalid(`definition.aims.${i}`, 'is not a place or submission of this academy');
+      });
+    }
+    const there = await this.words.change(session.academyId, kind, key);
+    const values = { name, hidden, definition, ...scopeRow(scope) };
+    const touched = await this.changes.edit(session, editId, async (edit) => {
+      if (there) {
+        await edit.restore('word', there.id);
+        await edit.update('word', there.id, baseVersion ?? (there.isBinned ? null : 1), values);
+      } else await edit.create('word', request.id, { kind, wordKey: key, ...values });
+      const id = there?.id ?? request.id;
+      if (await edit.writeList('alias', id, there?.aliases ?? [], aliases, fromAlias))
+        await edit.bump('word', id, 'aliases');
+    });
+    return this.library.changed(session.academyId, touched);
+  }
+
+  private async checkScopes({ academyId }: Session, { scope, aliases }: WordEdit): Promise<void> {
+    for (const [field, s] of [
+      ['scope', scope] as const,
+      ...aliases.map((a, i) => [`aliases.${i}.scope`, a.scope] as const),
+    ]) {
+      if (s.kind === 'coach' && !(await this.accounts.role(academyId, s.accountId)))
+        throw invalid(field, 'is not a member of this academy');
+      if (s.kind === 'footage' && !(await this.words.isFootage(academyId, s.footageId)))
+        throw invalid(field, 'is no footage of this academy');
+    }
+  }
+
+  /** Adds aliases to many words at once; those that a word has already are left out. */
+  async addAliases(session: Session, { editId, lines }: AliasLines): Promise<Changed> {
+    const words = await this.library.words(session.academyId);
+    lines.forEach(({ kind, key }, i) => {
+      if (!words.get(kind, key)) throw invalid(`lines.${i}.key`, 'is not a word of this academy');
+    });
+    const touched = await this.changes.edit(session, editId, async (edit) => {
+      for (const line of lines) await this.addAlias(session, edit, line);
+    });
+    return this.library.changed(session.academyId, touched);
+  }
+
+  private async addAlias(session: Session, edit: Edit, line: AliasLines['lines'][number]): Promise<void> {
+    const there = await this.words.change(session.academyId, line.kind, line.key, edit.transaction);
+    if (there?.aliases.some((a) => a.alias === line.alias)) return;
+    const id = there?.id ?? line.changeId;
+    const everybody = scopeRow({ kind: 'academy' });
+    if (there) await edit.restore('word', id);
+    else
+      await edit.create('word', id, {
+        kind: line.kind,
+        wordKey: line.key,
+        name: null,
+        hidden: false,
+        definition: null,
+        ...everybody,
+      });
+    await edit.create('alias', line.aliasId, { wordChangeId: id, alias: line.alias, ...everybody });
+    if (there) await edit.bump('word', id, 'aliases');
+  }
+
+  /** Puts an own word in the bin, if nothing says it; a shipped word goes back to how it ships. */
+  async remove(session: Session, id: string, { editId, baseVersion }: Removal): Promise<Changed> {
+    const own = await this.words.isOwn(session.academyId, id);
+    if (own === undefined && !(await this.changes.repeat(session, editId))) throw notFound();
+    if (own) {
+      const { attempts, routes } = await this.bin.references(session, 'word', id);
+      if (attempts || routes.length)
+        throw new Refused({
+          code: 'in-use',
+          facts: { by: attempts ? 'attempts' : 'routes', count: attempts || routes.length },
+        });
+    }
+    return this.bin.remove(session, 'word', id, editId, (edit) => edit.remove('word', id, baseVersion));
+  }
+}

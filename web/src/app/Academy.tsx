@@ -1,0 +1,51 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { NavLink, Outlet } from 'react-router';
+import { useRole } from '../features/library/index.js';
+
+const SECTIONS = [
+  { to: 'people', name: 'People', for: ['head', 'coach'] },
+  { to: 'words', name: 'Words', for: ['head', 'coach'] },
+  { to: 'bin', name: 'Bin', for: ['head', 'coach'] },
+  { to: 'letters', name: 'Letters', for: ['head'] },
+  { to: 'sessions', name: 'Your sessions', for: ['head', 'coach', 'student'] },
+] as const;
+
+/** What belongs to the academy itself, beside the work: a narrow list of sections, the section beside it. */
+export const Academy = (): React.JSX.Element => {
+  const role = useRole();
+  return (
+    <Flex flex="1" minHeight="0">
+      <Flex
+        as="nav"
+        aria-label="Academy"
+        direction="column"
+        width="168px"
+        flexShrink="0"
+        borderRightWidth="1px"
+        paddingTop="5"
+      >
+        {SECTIONS.filter((s) => s.for.some((r) => r === role)).map(({ to, name }) => (
+          <Box
+            key={to}
+            asChild
+            paddingInline="5"
+            paddingBlock="1.5"
+            fontFamily="heading"
+            fontSize="18px"
+            color="inkSoft"
+            borderLeftWidth="3px"
+            css={{
+              borderLeftColor: 'transparent',
+              '&[aria-current=page]': { color: 'ink', borderLeftColor: 'var(--od-inHand)' },
+            }}
+          >
+            <NavLink to={`/academy/${to}`}>{name}</NavLink>
+          </Box>
+        ))}
+      </Flex>
+      <Box flex="1" minWidth="0" overflowY="auto" paddingInline="8" paddingTop="5" paddingBottom="12">
+        <Outlet />
+      </Box>
+    </Flex>
+  );
+};

@@ -1,0 +1,2 @@
+export { Bin } from './Bin.js';
+export { ToBin } from './ToBin.js';

@@ -1,0 +1,56 @@
+import type { ClipColumn, ReadClip } from '@odograph/core';
+
+export const COLUMN_TEXT: Record<ClipColumn, string> = {
+  footage: 'footage',
+  in: 'in',
+  out: 'out',
+  athlete: 'athlete',
+  from: 'position',
+  grips: 'grips',
+  theirGrips: 'their grips',
+  entry: 'entry',
+  bait: 'bait',
+  reaction: 'their reaction',
+  finish: 'finish',
+  result: 'result',
+  depth: 'how far',
+  why: 'why',
+  note: 'note',
+};
+
+const WHY: Record<Extract<ReadClip, { does: 'nothing' }>['why'], (said: string) => string> = {
+  footage: (said) => (said ? `no footage called “${said}” here` : 'no footage named'),
+  in: (said) => (said ? `“${said}” is no time of that footage` : 'no beginning'),
+  out: (said) => (said ? `“${said}” is no time of that footage` : 'no end'),
+  'out before in': () => 'ends before it begins',
+  unreadable: () => 'cannot be read',
+};
+
+export const rowText = (row: ReadClip): string => {
+  switch (row.does) {
+    case 'makes':
+      return 'makes a clip';
+    case 'there already':
+      return 'is there already';
+    case 'nothing':
+      return WHY[row.why](row.said);
+  }
+};
+
+export const CLIPS_TEXT = {
+  save: 'Save as a list',
+  read: 'Read a list',
+  readTitle: 'A list of clips',
+  readLead:
+    'Say which column holds what; each line then shows what it would make. Nothing is changed before you say so. Several grips or reactions in one cell are set apart by semicolons.',
+  none: 'none',
+  missing: (columns: readonly string[]): string => `Say which column holds ${columns.join(' and ')}.`,
+  summary: (makes: number, there: number, nothing: number): string =>
+    `${makes} make a clip, ${there} are there already, ${nothing} make nothing`,
+  without: 'not understood, left out:',
+  takeIn: (n: number): string => (n === 1 ? 'Make this clip' : `Make these ${n} clips`),
+  nothingToMake: 'No line makes a clip',
+  cancel: 'Cancel',
+  noHead: 'There is no table in this file: its first line has to name the columns.',
+  reading: 'Reading …',
+} as const;

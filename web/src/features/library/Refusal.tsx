@@ -1,0 +1,102 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { useState } from 'react';
+import { useDispatch, useSelector } from 'react-redux';
+import { v7 as newId } from 'uuid';
+import { Action, Choice } from '../../design/index.js';
+import { withoutFields } from './edits.js';
+import { editQueued, refusalSeen, type RefusedEdit } from './edits.slice.js';
+import { selectRefused } from './library.selectors.js';
+import { fieldName, refusalText } from './refusal.text.js';
+import { useWords } from './useLibrary.js';
+import { valueText } from './valueText.js';
+
+type Differing = { readonly field: string; readonly yours: unknown; readonly theirs: unknown };
+const differing = ({ why, edit }: RefusedEdit): readonly Differing[] =>
+  why.code === 'stale' && 'changes' in edit ? why.facts.fields : [];
+
+/** The fields that two have changed at once, each with both values: what is to stand is chosen field by field. */
+const FieldByField = ({ refused }: { readonly refused: RefusedEdit }): React.JSX.Element => {
+  const fields = differing(refused);
+  const words = useWords();
+  const dispatch = useDispatch();
+  const [mine, setMine] = useState<ReadonlySet<string>>(new Set());
+  const choose = (field: string, isMine: boolean): void =>
+    setMine((before) => new Set(isMine ? [...before, field] : [...before].filter((f) => f !== field)));
+  const settle = (): void => {
+    const theirs = new Set(fields.map((f) => f.field).filter((f) => !mine.has(f)));
+    const left = withoutFields(refused.edit, theirs);
+    dispatch(refusalSeen());
+    if (left) dispatch(editQueued({ ...left, editId: newId() }));
+  };
+  return (
+    <Box flex="1">
+      <Box marginBottom="2">
+        <strong>Somebody else has changed the same meanwhile.</strong> What you see now is theirs. What should stand?
+      </Box>
+      <Flex gap="6" wrap="wrap" alignItems="flex-end">
+        {fields.map(({ field, yours, theirs }) => (
+          <Choice
+            key={field}
+            label={fieldName(field)}
+            name={`stale-${field}`}
+            value={mine.has(field) ? 'mine' : 'theirs'}
+            options={[
+              ['theirs', `theirs: ${valueText(field, theirs, words)}`],
+              ['mine', `mine: ${valueText(field, yours, words)}`],
+            ]}
+            onChange={(whose) => choose(field, whose === 'mine')}
+          />
+        ))}
+        <Action tone="next" onClick={settle}>
+          Let this stand
+        </Action>
+      </Flex>
+    </Box>
+  );
+};
+
+/** Another kind of edit that came too late, or that cannot be done: what happened, what was kept, what to do. */
+const Plain = ({ refused }: { readonly refused: RefusedEdit }): React.JSX.Element => {
+  const dispatch = useDispatch();
+  const isStale = refused.why.code === 'stale';
+  const again = (): void => {
+    dispatch(refusalSeen());
+    dispatch(editQueued({ ...refused.edit, editId: newId() }));
+  };
+  return (
+    <>
+      <Box flex="1">
+        <strong>Not saved. </strong>
+        {refusalText(refused.why)}
+        {isStale && ' What you see now is theirs.'}
+      </Box>
+      {isStale && <Action onClick={again}>Do it all the same</Action>}
+      <Action onClick={() => dispatch(refusalSeen())}>{isStale ? 'Keep theirs' : 'Understood'}</Action>
+    </>
+  );
+};
+
+/** An edit that was not taken. */
+export const Refusal = (): React.JSX.Element | null => {
+  const refused = useSelector(selectRefused);
+  if (!refused) return null;
+  return (
+    <Box
+      role="alert"
+      display="flex"
+      gap="3"
+      alignItems="center"
+      background="cautionSoft"
+      borderBottomWidth="1px"
+      borderColor="caution"
+      paddingInline="4"
+      paddingBlock="2"
+    >
+      {differing(refused).length ? (
+        <FieldByField key={refused.edit.editId} refused={refused} />
+      ) : (
+        <Plain refused={refused} />
+      )}
+    </Box>
+  );
+};

@@ -1,0 +1,43 @@
+import {
+  RESULT_WORDS,
+  finishId,
+  placeName,
+  sayControl,
+  stateId,
+  type Control,
+  type Finish,
+  type KeptRoute,
+  type ReactionUse,
+  type ReasonUse,
+  type Result,
+  type State,
+  type Words,
+} from '@odograph/core';
+
+const list = (values: readonly string[]): string => (values.length ? values.join(', ') : 'none');
+
+/** Fields whose values are told in words of their own; the others read as they are. */
+const TELLERS: Readonly<Record<string, (value: never, words: Words) => string>> = {
+  state: (value: State, words) => placeName(stateId(value), words),
+  action: (value: string, words) => words.name('action', value),
+  finish: (value: Finish, words) => placeName(finishId(value), words),
+  result: (value: Result) => RESULT_WORDS[value],
+  controls: (value: readonly Control[], words) => list(value.map((c) => sayControl(c, words))),
+  reactions: (value: readonly ReactionUse[], words) =>
+    list(value.map((r) => words.name(r.isAction ? 'action' : 'reaction', r.what))),
+  reasons: (value: readonly ReasonUse[], words) => list(value.map((r) => words.name('reason', r.reason))),
+  gi: (value: boolean) => (value ? 'gi' : 'no-gi'),
+  athleteA: (value: string | { readonly name: string }) => (typeof value === 'string' ? 'somebody else' : value.name),
+  athleteB: (value: string | { readonly name: string }) => (typeof value === 'string' ? 'somebody else' : value.name),
+  steps: (value: KeptRoute['steps'], words) =>
+    list(value.map((s) => words.name('action', s.action) + (s.cue ? ` (${s.cue})` : ''))),
+};
+
+/** A value of a field as it would stand in the interface. */
+export const valueText = (field: string, value: unknown, words: Words): string => {
+  if (value === null || value === undefined || value === '') return 'nothing said';
+  const tell = TELLERS[field];
+  if (tell) return tell(value as never, words);
+  if (typeof value === 'boolean') return value ? 'yes' : 'no';
+  return typeof value === 'string' || typeof value === 'number' ? String(value) : JSON.stringify(value);
+};

@@ -1,0 +1,14 @@
+import { Heading } from '../../design/index.js';
+import { useMayWrite } from '../library/index.js';
+import { Accounts } from './Accounts.js';
+import { Persons } from './Persons.js';
+
+/** Everybody: who signs in, and who is on the mat. */
+export const People = (): React.JSX.Element | null =>
+  useMayWrite() ? (
+    <>
+      <Heading marginBottom="5">People</Heading>
+      <Accounts />
+      <Persons />
+    </>
+  ) : null;

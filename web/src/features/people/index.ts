@@ -1,0 +1,4 @@
+export { People } from './People.js';
+export { Letters } from './Letters.js';
+export { Sessions } from './Sessions.js';
+export { usePeopleQuery } from './people.api.js';

@@ -1,0 +1,57 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { Play } from 'lucide-react';
+import { Link } from 'react-router';
+import type { MapPicture } from '../../workers/map.protocol.js';
+import { Action, Subheading } from '../../design/index.js';
+import { useLibrary } from '../library/index.js';
+import { shownRoute } from './keptRoute.js';
+import { ROUTES_TEXT as T } from './routes.text.js';
+import { RouteSpark } from './RouteSpark.js';
+
+/** The routes that are kept, each with the line it climbs. */
+export const KeptRoutes = ({ picture }: { readonly picture: MapPicture | null }): React.JSX.Element => {
+  const { routes } = useLibrary();
+  const sorted = [...routes].sort((a, b) => a.name.localeCompare(b.name) || (a.id < b.id ? -1 : 1));
+  return (
+    <Box as="section" aria-label={T.kept} marginBottom="8">
+      <Subheading fontSize="22px" marginBottom="2">
+        {T.kept}
+      </Subheading>
+      {sorted.length === 0 ? (
+        <Box color="inkSoft" maxWidth="620px">
+          {T.nothingKept}
+        </Box>
+      ) : (
+        <Box as="ul" listStyleType="none" borderTopWidth="1px">
+          {sorted.map((route) => (
+            <Flex
+              as="li"
+              key={route.id}
+              data-kept={route.id}
+              borderBottomWidth="1px"
+              paddingBlock="2"
+              gap="6"
+              alignItems="center"
+            >
+              <Box flex="1" minWidth="0">
+                <Box fontSize="18px" fontWeight="600">
+                  <Link to={`/routes/${route.id}`}>{route.name}</Link>
+                </Box>
+                <Box color="inkSoft" fontSize="14px">
+                  {T.steps(route.steps.length)}, {T.cues(route.steps.filter((s) => s.cue).length)}
+                </Box>
+              </Box>
+              {picture && <RouteSpark route={shownRoute(route, picture)} picture={picture} />}
+              <Action asChild>
+                <Link to={`/routes/play?kept=${route.id}`} aria-label={`Play ${route.name}`}>
+                  <Play size={15} aria-hidden />
+                  {T.play}
+                </Link>
+              </Action>
+            </Flex>
+          ))}
+        </Box>
+      )}
+    </Box>
+  );
+};

@@ -1,0 +1,195 @@
+import { Box, Flex } from '@chakra-ui/react';
+import {
+  SHIPPED_WORDS,
+  WORD_KINDS,
+  matchWords,
+  withChanges,
+  wordsCsv,
+  type Word,
+  type WordChange,
+  type WordKind,
+} from '@odograph/core';
+import { useMemo, useState } from 'react';
+import { useSearchParams } from 'react-router';
+import { v7 as newId } from 'uuid';
+import { Action, Choice, Heading, PickFile, Ruled, saveText } from '../../design/index.js';
+import { useEdit, useLibrary, useMayWrite } from '../library/index.js';
+import { AliasList } from './AliasList.js';
+import { ownKey } from './ownKey.js';
+import { WordForm, draftOf, type Draft } from './WordForm.js';
+import { KIND_NAMES, KIND_ONE, WORDS_TEXT as T, definitionText, freshDefinition } from './words.text.js';
+
+const shippedName = (kind: WordKind, key: string): string | undefined =>
+  SHIPPED_WORDS.find((w) => w.kind === kind && w.key === key)?.name;
+
+const markOf = (word: Word, change: WordChange | undefined): string => {
+  const ships = shippedName(word.kind, word.key);
+  return [ships === undefined ? T.own : ships !== word.name ? T.renamed(ships) : '', change?.hidden ? T.hidden : '']
+    .filter(Boolean)
+    .join(', ');
+};
+
+/** The academy's words, kind by kind: their names, their other names, and what they are. */
+export const WordList = (): React.JSX.Element | null => {
+  const { wordChanges } = useLibrary();
+  const edit = useEdit();
+  const mayWrite = useMayWrite();
+  const [search, setSearch] = useSearchParams();
+  const [open, setOpen] = useState<string | null>(null);
+  const [sought, setSought] = useState('');
+  const [list, setList] = useState<string | null>(null);
+  const kind = WORD_KINDS.find((k) => k === search.get('kind')) ?? 'position';
+  // everything is in view here, also what is hidden or holds elsewhere
+  const words = useMemo(
+    () =>
+      withChanges(
+        SHIPPED_WORDS,
+        wordChanges.map(({ hidden, scope, ...rest }) => {
+          void hidden;
+          void scope;
+          return { ...rest, aliases: rest.aliases?.map((a) => ({ ...a, scope: { kind: 'academy' } as const })) ?? [] };
+        }),
+      ),
+    [wordChanges],
+  );
+  const changes = useMemo(() => new Map(wordChanges.map((c) => [`${c.kind}:${c.key}`, c])), [wordChanges]);
+  const shown = useMemo(() => {
+    const all = words.of(kind) as readonly Word[];
+    if (!sought.trim()) return [...all].sort((a, b) => a.name.localeCompare(b.name));
+    return matchWords(
+      sought,
+      all.map((word) => ({ value: word, texts: [word.name, ...word.aliases] })),
+    ).map((m) => m.value);
+  }, [words, kind, sought]);
+  if (!mayWrite) return null;
+  const close = (): void => setOpen(null);
+  const keep = (draft: Draft): void => {
+    const before = changes.get(`${draft.kind}:${draft.key}`);
+    const key = draft.key || ownKey(draft.kind, draft.name, words);
+    const id = before?.id ?? newId();
+    const ships = shippedName(draft.kind, key);
+    const name = draft.name === ships ? null : draft.name;
+    const { hidden, aliases, definition, scope } = draft;
+    edit({
+      kind: 'word',
+      body: { id, kind: draft.kind, key, name, hidden, aliases, definition, scope },
+      change: {
+        id,
+        version: before?.version ?? 0,
+        kind: draft.kind,
+        key,
+        aliases,
+        ...(name === null ? {} : { name }),
+        ...(hidden ? { hidden } : {}),
+        ...(definition ? { definition } : {}),
+        ...(scope.kind === 'academy' ? {} : { scope }),
+      },
+    });
+    close();
+  };
+  const remove = (change: WordChange): void => {
+    edit({ kind: 'remove', what: 'word', id: change.id });
+    close();
+  };
+  return (
+    <Box maxWidth="980px">
+      <Flex alignItems="baseline" gap="3">
+        <Heading flex="1">{T.title}</Heading>
+        <Action onClick={() => saveText('odograph-words.csv', 'text/csv', wordsCsv(words))}>{T.save}</Action>
+        <PickFile accept=".csv,text/csv" testId="words-picker" onText={setList}>
+          {T.read}
+        </PickFile>
+        <Action tone="next" onClick={() => setOpen('new')}>
+          {T.add}
+        </Action>
+      </Flex>
+      <Box color="inkSoft" marginBottom="4">
+        {T.lead}
+      </Box>
+      {list !== null && <AliasList key={list} text={list} words={words} onDone={() => setList(null)} />}
+      <Flex gap="6" alignItems="flex-end" marginBottom="3">
+        <Choice
+          label="Kind"
+          name="kind"
+          value={kind}
+          options={WORD_KINDS.map((k) => [k, KIND_NAMES[k]] as const)}
+          onChange={(k) => {
+            setSearch({ kind: k }, { replace: true });
+            close();
+          }}
+        />
+        <Ruled aria-label={T.find} placeholder={T.find} value={sought} onChange={(e) => setSought(e.target.value)} />
+      </Flex>
+      {open === 'new' && (
+        <WordForm
+          key={kind}
+          start={{
+            kind,
+            key: '',
+            name: '',
+            aliases: [],
+            hidden: false,
+            definition: freshDefinition(kind),
+            scope: { kind: 'academy' },
+          }}
+          words={words}
+          onKeep={keep}
+          onCancel={close}
+        />
+      )}
+      {shown.length === 0 && <Box>{T.none}</Box>}
+      <Box as="ul" listStyleType="none" borderTopWidth="1px" aria-label={KIND_NAMES[kind]}>
+        {shown.map((word) => {
+          const change = changes.get(`${kind}:${word.key}`);
+          if (open === word.key)
+            return (
+              <Box as="li" key={word.key} borderBottomWidth="1px">
+                <WordForm
+                  start={draftOf(kind, word.key, words, change)}
+                  words={words}
+                  onKeep={keep}
+                  onCancel={close}
+                  onShipped={change && !change.definition ? () => remove(change) : undefined}
+                  onRemove={change?.definition ? () => remove(change) : undefined}
+                />
+              </Box>
+            );
+          return (
+            <Box
+              as="li"
+              key={word.key}
+              data-word={word.key}
+              borderBottomWidth="1px"
+              paddingBlock="2"
+              display="grid"
+              gridTemplateColumns="230px 1fr auto"
+              gap="5"
+              alignItems="baseline"
+              opacity={change?.hidden ? 0.75 : 1}
+            >
+              <Box>
+                <Box as="span" fontWeight="600">
+                  {word.name}
+                </Box>
+                {markOf(word, change) && (
+                  <Box color="inkSoft" fontSize="13px">
+                    {markOf(word, change)}
+                  </Box>
+                )}
+              </Box>
+              <Box fontSize="15px">
+                {word.aliases.join(' · ')}
+                <Box color="inkSoft" fontSize="13.5px">
+                  {definitionText(word, words)}
+                </Box>
+              </Box>
+              <Action onClick={() => setOpen(word.key)} aria-label={`Change the ${KIND_ONE[kind]} ${word.name}`}>
+                {T.change}
+              </Action>
+            </Box>
+          );
+        })}
+      </Box>
+    </Box>
+  );
+};
