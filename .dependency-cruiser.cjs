@@ -43,7 +43,7 @@ module.exports = {
       from: {
         path: path('server'),
         pathNot:
-          '^server/src/(database|changes|testing)/|\\.repository\\.ts$|(bootstrap|demo\\.service|health\\.controller)\\.ts$|\\.test\\.ts$',
+          '^server/src/(database|changes|testing)/|\\.repository\\.ts$|(bootstrap|(demo|seeded)\\.service|health\\.controller)\\.ts$|\\.test\\.ts$',
       },
       to: { path: 'node_modules/sequelize/' },
     },

@@ -8,9 +8,11 @@ import { ClipsModule } from './clips/clips.module.js';
 import { CONFIG, type Config } from './config/config.js';
 import { DatabaseModule } from './database/database.module.js';
 import { DemoService } from './demo/demo.service.js';
+import { SeededService } from './demo/seeded.service.js';
 import { FootageModule } from './footage/footage.module.js';
 import { HealthController } from './health/health.controller.js';
 import { LibraryModule } from './library/library.module.js';
+import { MapModule } from './map/map.module.js';
 import { MediaModule } from './media/media.module.js';
 import { PeopleModule } from './people/people.module.js';
 import { RoutesModule } from './routes/routes.module.js';
@@ -45,9 +47,10 @@ export class AppModule {
         PeopleModule,
         WordsModule,
         RoutesModule,
+        MapModule,
       ],
       controllers: [HealthController, ApiController],
-      providers: [{ provide: APP_GUARD, useClass: SessionGuard }, DemoService],
+      providers: [{ provide: APP_GUARD, useClass: SessionGuard }, DemoService, SeededService],
     };
   }
 }

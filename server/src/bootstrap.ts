@@ -5,6 +5,7 @@ import type { LoggerService } from '@nestjs/common';
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import type { NextFunction, Request, Response } from 'express';
+import compression from 'compression';
 import helmet from 'helmet';
 import { pino, type Logger } from 'pino';
 import { Sequelize } from 'sequelize';
@@ -68,6 +69,8 @@ export const bootstrap = async (config: Config): Promise<NestExpressApplication>
   // behind a proxy of our own the address of whoever asks stands in its header
   if (config.publicUrl) app.set('trust proxy', 'loopback');
   app.use(ownOriginOnly(config.publicUrl));
+  // answers in JSON and the page's own parts go packed; rows and media come as they are
+  app.use(compression());
   serveWeb(app, config.webDir);
   app.setGlobalPrefix('api');
   app.useBodyParser('json', { limit: '512kb' });

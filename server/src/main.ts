@@ -1,6 +1,7 @@
 import { readConfig } from './config/config.js';
 import { bootstrap } from './bootstrap.js';
 import { DemoService } from './demo/demo.service.js';
+import { SeededService } from './demo/seeded.service.js';
 
 const config = readConfig(process.env);
 const app = await bootstrap(config);
@@ -8,5 +9,8 @@ app.enableShutdownHooks();
 // started by a parent: without it there is nobody to end this process later
 process.once('disconnect', () => void app.close().then(() => process.exit(0)));
 const demo = process.env['ODOGRAPH_DEMO'];
-if (demo) await app.get(DemoService).load(demo);
+if (demo) {
+  await app.get(DemoService).load(demo);
+  await app.get(SeededService).takeInWaiting(demo);
+}
 await app.listen(config.port, config.host);

@@ -87,3 +87,10 @@ export type TimesAnswer = {
 };
 
 export type HealthAnswer = { readonly status: 'ok'; readonly database: 'ok'; readonly version: string };
+
+/** Some clips with the attempts they look at; `next` is where to go on, null at the end. */
+export type LibraryPart = {
+  readonly attempts: readonly Attempt[];
+  readonly clips: readonly Clip[];
+  readonly next: string | null;
+};

@@ -5,6 +5,7 @@ export type {
   HealthAnswer,
   Invitation,
   InvitationLook,
+  LibraryPart,
   Mail,
   Me,
   Member,

@@ -1,6 +1,7 @@
-import { defaultHeight, finishOf, flipPlace, finishId, standingOf, stateId, type PlaceId } from '../attempts/index.js';
+import { defaultHeight, flipPlace, type PlaceId } from '../attempts/index.js';
 import type { Words } from '../vocabulary/index.js';
-import type { CountingView, Logged } from './lines.js';
+import { NONE, RowTable, isBait, isHeld, kindOf, type Logged } from './rows.js';
+import { WHOLE, sidesOf, type CountingView } from './view.js';
 
 /** How good a place is for whoever is in it (−5 … +5), and how much is at stake there (mean distance of what follows). */
 export type Height = { readonly height: number; readonly stake: number };
@@ -14,13 +15,10 @@ const SETTING_WEIGHT = { competition: 1, training: 0.5, demonstration: 0 } as co
  * that start in the other side's view of it. v is the default height of the finish, so one new attempt moves one place and its flip only.
  * Baits and attempts that keep the state by a grip or a hold do not count. Sum zero: height(flip s) = −height(s).
  */
-export const buildHeights = (
-  logged: readonly Logged[],
-  words: Words,
-  view: CountingView = { includePicked: false },
-): ReadonlyMap<PlaceId, Height> => {
+export const heightsOf = (table: RowTable, words: Words, view: CountingView = WHOLE): ReadonlyMap<PlaceId, Height> => {
   const seen = new Map<PlaceId, { weight: number; sum: number; stake: number; n: number }>();
   const places = new Set<PlaceId>();
+  const text = (place: number): PlaceId => table.places.texts[place] as PlaceId;
   const note = (place: PlaceId, value: number, weight: number): void => {
     const own = defaultHeight(place, words) ?? 0;
     const old = seen.get(place) ?? { weight: 0, sum: 0, stake: 0, n: 0 };
@@ -31,42 +29,40 @@ export const buildHeights = (
       n: old.n + 1,
     });
   };
-  for (const { attempt, footage } of logged) {
-    const standing = standingOf(attempt, footage, words);
-    if (standing.kind !== 'counted' && standing.kind !== 'shown') continue;
-    for (const place of [standing.from, standing.to]) {
+  const whose = sidesOf(table, view);
+  const column = (name: Parameters<RowTable['column']>[0]): Int32Array => table.column(name);
+  for (let row = 0; row < table.length; row++) {
+    const flags = column('flags')[row]!;
+    const kind = kindOf(flags);
+    if ((kind !== 'counted' && kind !== 'shown') || whose(row) === 'neither') continue;
+    const from = text(column('from')[row]!);
+    for (const place of [from, text(column('to')[row]!)]) {
       places.add(place);
       places.add(flipPlace(place));
     }
-    const does = words.action(attempt.action!)?.does;
-    if (
-      standing.kind === 'shown' ||
-      attempt.intent === 'bait' ||
-      ((does === 'grip' || does === 'hold') && standing.from === standing.to)
-    )
-      continue;
-    if (footage.logged !== 'throughout' && !view.includePicked) continue;
-    const end = finishOf(attempt, words)!.finish;
-    const to = end.kind === 'reset' ? end.restart && stateId(end.restart) : finishId(end);
-    const value = to === null ? undefined : defaultHeight(to, words);
+    const footage = table.footage[column('footage')[row]!]!;
+    const isRated = footage.logged === 'throughout' || view.includePicked;
+    const end = column('value')[row]!;
+    if (kind === 'shown' || isBait(flags) || isHeld(flags) || !isRated || end === NONE) continue;
+    const value = defaultHeight(text(end), words);
     if (value === undefined) continue;
     const weight = SETTING_WEIGHT[footage.setting];
-    note(standing.from, value, weight);
-    note(flipPlace(standing.from), -value, weight);
+    note(from, value, weight);
+    note(flipPlace(from), -value, weight);
   }
   return new Map(
     [...places].sort().flatMap((place): [PlaceId, Height][] => {
       const own = defaultHeight(place, words);
       if (own === undefined) return [];
       const s = seen.get(place);
-      return [
-        [
-          place,
-          s
-            ? { height: (DEFAULT_WEIGHT * own + s.sum) / (DEFAULT_WEIGHT + s.weight), stake: s.stake / s.n }
-            : { height: own, stake: 0 },
-        ],
-      ];
+      const height = s ? (DEFAULT_WEIGHT * own + s.sum) / (DEFAULT_WEIGHT + s.weight) : own;
+      return [[place, { height, stake: s ? s.stake / s.n : 0 }]];
     }),
   );
 };
+
+export const buildHeights = (
+  logged: readonly Logged[],
+  words: Words,
+  view: CountingView = WHOLE,
+): ReadonlyMap<PlaceId, Height> => heightsOf(RowTable.of(logged, words), words, view);

@@ -1,14 +1,11 @@
 export { wilson, type Interval } from './wilson.js';
-export {
-  buildLines,
-  type Counts,
-  type CountingView,
-  type GripSet,
-  type Line,
-  type LineBook,
-  type Logged,
-} from './lines.js';
-export { buildHeights, type Height } from './heights.js';
+export { buildLines, lineId } from './lines.js';
+export type { Counts, GripSet, Line, LineBook } from './types.js';
+export { buildHeights, heightsOf, type Height } from './heights.js';
+export { RowTable, type FootageRow, type Logged } from './rows.js';
+export { Tally } from './tally.js';
+export { WHOLE, type CountingView, type PointOfView } from './view.js';
+export { applyRows, messageOf, packRows, unpackRows, type RowsMessage } from './packed.js';
 export { mostCarrying, neighboursOf, weightOf } from './neighbours.js';
 export {
   layoutMap,

@@ -1,6 +1,6 @@
 import { placeFamily, placeName, type PlaceId } from '../attempts/index.js';
 import { FAMILIES, type Family, type Words } from '../vocabulary/index.js';
-import type { Line } from './lines.js';
+import type { Line } from './types.js';
 
 /** Sizes in pixels. `measure` gives the width of a label line as it will be drawn. */
 export type LayoutOptions = {

@@ -118,7 +118,11 @@ describe('lines of the map', () => {
         finish: LOGGED[row.to]!.attempt.finish,
         result: row.result,
       },
-      footage: { ...LOGGED[row.which]!.footage, logged: row.picked ? 'picked' : 'throughout' },
+      footage: {
+        ...LOGGED[row.which]!.footage,
+        id: `${LOGGED[row.which]!.footage.id} ${row.picked ? 'picked' : ''}`,
+        logged: row.picked ? 'picked' : 'throughout',
+      },
     }));
 
   test('when attempts come in any order, the lines should be the same, and the counts of a group should add up to its attempts', () => {

@@ -1,5 +1,5 @@
 import type { PlaceId } from '../attempts/index.js';
-import type { Line } from './lines.js';
+import type { Line } from './types.js';
 
 /** What of a line choosing needs. */
 type Seen = Pick<Line, 'id' | 'from' | 'to' | 'count' | 'picked' | 'shown'>;
@@ -30,11 +30,16 @@ export const mostCarrying = <L extends Seen>(
   return { places: places.sort(), lines: shown };
 };
 
-/** A place picked: it, what can be reached from it and what leads to it. */
+/** A place picked: it, what can be reached from it and what leads to it; where that is too much, what carries most. Ties by id. */
 export const neighboursOf = <L extends Seen>(
   lines: readonly L[],
   place: PlaceId,
+  most = Number.POSITIVE_INFINITY,
 ): { readonly places: readonly PlaceId[]; readonly lines: readonly L[] } => {
-  const near = lines.filter((l) => l.from === place || l.to === place);
+  const near = lines
+    .filter((l) => l.from === place || l.to === place)
+    .sort((a, b) => weightOf(b) - weightOf(a) || (a.id < b.id ? -1 : 1))
+    .slice(0, most)
+    .sort((a, b) => (a.id < b.id ? -1 : 1));
   return { places: [...new Set([place, ...near.flatMap((l) => [l.from, l.to])])].sort(), lines: near };
 };

@@ -35,7 +35,9 @@ export type RouteGoal = { readonly kind: 'place'; readonly place: PlaceId } | { 
  * interval of its line) + 0.25 for each limb whose hold must change from the end of the step before.
  */
 export const bestRoutes = (lines: readonly Line[], from: PlaceId, goal: RouteGoal, k: number): readonly Route[] => {
-  const usable = lines.filter((l) => !l.bait && lineCost(l) !== undefined).sort((a, b) => (a.id < b.id ? -1 : 1));
+  const usable = lines
+    .filter((l) => l.side === 'own' && !l.bait && lineCost(l) !== undefined)
+    .sort((a, b) => (a.id < b.id ? -1 : 1));
   const numbers = new Map<string, number>();
   const number = (place: PlaceId): number => {
     const known = numbers.get(place);

@@ -132,6 +132,9 @@ const FOR_STUDENTS = [
   'GET /api/files/{id}/times',
   'GET /api/files/{id}/stills/{frame}',
   'GET /api/routes/{id}/cues.vtt',
+  'GET /api/map/rows',
+  'GET /api/library/base',
+  'GET /api/library/part',
 ];
 const FOR_HEADS = [
   'GET /api/outbox',

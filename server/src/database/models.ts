@@ -168,6 +168,15 @@ export type Entity = keyof typeof ENTITIES;
 /** Attribute names of an entity's own columns. */
 export const columnsOf = (entity: Entity): readonly string[] => Object.keys(ENTITIES[entity][1]);
 
+/** Attribute names of an entity's flags. */
+const FLAGS = Object.fromEntries(
+  Object.entries(ENTITIES).map(([entity, [, columns]]) => [
+    entity,
+    Object.entries(columns as ModelAttributes).flatMap(([name, column]) => (column === flag ? name : [])),
+  ]),
+) as unknown as Record<Entity, readonly string[]>;
+export const flagsOf = (entity: Entity): readonly string[] => FLAGS[entity];
+
 export type Models = Readonly<
   Record<
     | Entity

@@ -9,6 +9,6 @@ import { LibraryService } from './library.service.js';
 @Module({
   controllers: [LibraryController, ChangesController],
   providers: [LibraryRepository, LibraryService, ChangesService],
-  exports: [LibraryService, ChangesService],
+  exports: [LibraryService, LibraryRepository, ChangesService],
 })
 export class LibraryModule {}

@@ -2,11 +2,17 @@ import { Inject, Injectable } from '@nestjs/common';
 import type { Attempt, Definition, KeptRoute, Library, OwnAlias, Scope, WordChange } from '@odograph/core';
 import { Op } from 'sequelize';
 import type { AcademyId } from '../database/academyId.js';
-import type { Entity, Models, Row } from '../database/models.js';
+import { columnsOf, flagsOf, type Entity, type Models, type Row } from '../database/models.js';
 import { MODELS } from '../database/tokens.js';
 import { toAngle, toAttempt, toClip, toFile, toFootage, toPerson, toRoute } from './library.mapper.js';
 
 type Rows = Pick<Library, 'persons' | 'files' | 'footage' | 'angles' | 'attempts' | 'clips' | 'routes'>;
+
+/** Plain rows carry flags as 0 and 1. */
+const withFlags = (entity: Entity, row: Row): Row => {
+  for (const flag of flagsOf(entity)) if (typeof row[flag] === 'number') row[flag] = row[flag] === 1;
+  return row;
+};
 
 const toScope = (row: Row): Scope => {
   const id = row['scopeId'] as string;
@@ -26,26 +32,35 @@ export class LibraryRepository {
 
   private async rows(academy: AcademyId, entity: Entity, ids?: ReadonlySet<string>): Promise<Row[]> {
     if (ids?.size === 0) return [];
-    const found = await this.models[entity].findAll({
+    // plain rows: models of them would cost more than the question itself
+    const found: unknown = await this.models[entity].findAll({
       where: { academyId: academy, deletedAt: null, ...(ids ? { id: { [Op.in]: [...ids] } } : {}) },
+      attributes: ['id', 'version', ...columnsOf(entity)],
       order: [['id', 'ASC']],
+      raw: true,
     });
-    return found.map((r) => r.get({ plain: true }));
+    return (found as Row[]).map((row) => withFlags(entity, row));
   }
 
   private async attempts(academy: AcademyId, ids?: ReadonlySet<string>): Promise<Attempt[]> {
     const rows = await this.rows(academy, 'attempt', ids);
     const below = async (entity: 'control' | 'reaction' | 'reason'): Promise<Map<string, Row[]>> => {
-      const found = await this.models[entity].findAll({
+      const found: unknown = await this.models[entity].findAll({
         where: { academyId: academy, deletedAt: null, ...(ids ? { attemptId: { [Op.in]: [...ids] } } : {}) },
         order: [
           ['ordinal', 'ASC'],
           ['id', 'ASC'],
         ],
+        attributes: ['id', ...columnsOf(entity)],
+        raw: true,
       });
       const byAttempt = new Map<string, Row[]>();
-      for (const row of found.map((r) => r.get({ plain: true })))
-        byAttempt.set(row['attemptId'] as string, [...(byAttempt.get(row['attemptId'] as string) ?? []), row]);
+      for (const raw of found as Row[]) {
+        const row = withFlags(entity, raw);
+        const known = byAttempt.get(row['attemptId'] as string);
+        if (known) known.push(row);
+        else byAttempt.set(row['attemptId'] as string, [row]);
+      }
       return byAttempt;
     };
     const [controls, reactions, reasons] = rows.length
@@ -59,6 +74,57 @@ export class LibraryRepository {
         reasons: reasons.get(id) ?? [],
       });
     });
+  }
+
+  /** Some attempts with the footage they belong to; those in the bin, or whose footage is, are left out. */
+  async attemptsWithFootage(
+    academy: AcademyId,
+    ids: ReadonlySet<string>,
+  ): Promise<Pick<Library, 'attempts' | 'footage'>> {
+    const attempts = await this.attempts(academy, ids);
+    const footage = await this.rows(academy, 'footage', new Set(attempts.map((a) => a.footageId)));
+    return { attempts, footage: footage.map(toFootage) };
+  }
+
+  /** Clips in the order of their ids, from behind `after` on, with the attempts they look at; of some angles only, where these are given. */
+  async clipsAfter(
+    academy: AcademyId,
+    after: string,
+    limit: number,
+    angleIds: readonly string[] | null,
+  ): Promise<Pick<Library, 'attempts' | 'clips'>> {
+    const found: unknown = await this.models.clip.findAll({
+      where: {
+        academyId: academy,
+        deletedAt: null,
+        id: { [Op.gt]: after },
+        ...(angleIds ? { angleId: { [Op.in]: [...angleIds] } } : {}),
+      },
+      attributes: ['id', 'version', ...columnsOf('clip')],
+      order: [['id', 'ASC']],
+      limit,
+      raw: true,
+    });
+    const clips = (found as Row[]).map(toClip);
+    return { clips, attempts: await this.attempts(academy, new Set(clips.map((c) => c.attemptId))) };
+  }
+
+  /** Everything of an academy but its attempts and clips. */
+  async base(academy: AcademyId): Promise<Omit<Rows, 'attempts' | 'clips'>> {
+    const [persons, files, footage, angles, routes] = await Promise.all([
+      this.rows(academy, 'person'),
+      this.rows(academy, 'file'),
+      this.rows(academy, 'footage'),
+      this.rows(academy, 'angle'),
+      this.routes(academy),
+    ]);
+    return {
+      persons: persons.map(toPerson),
+      files: files.map(toFile),
+      footage: footage.map(toFootage),
+      angles: angles.map(toAngle),
+      routes,
+    };
   }
 
   /** The records of an academy, or those among the given ids; what lies in the bin is left out. */

@@ -21,12 +21,27 @@ type Props<T extends string> = {
   readonly value: T;
   readonly options: readonly (readonly [value: T, text: string])[];
   readonly onChange: (value: T) => void;
+  /** The label is only read aloud. */
+  readonly isTight?: boolean;
 };
 
 /** One of a few words, all in view. */
-export const Choice = <T extends string>({ label, name, value, options, onChange }: Props<T>): React.JSX.Element => (
+export const Choice = <T extends string>({
+  label,
+  name,
+  value,
+  options,
+  onChange,
+  isTight = false,
+}: Props<T>): React.JSX.Element => (
   <Box as="fieldset" border="none">
-    <Box as="legend" color="inkSoft" fontSize="14px" marginBottom="1.5">
+    <Box
+      as="legend"
+      color="inkSoft"
+      fontSize="14px"
+      marginBottom={isTight ? '0' : '1.5'}
+      className={isTight ? 'sr-only' : ''}
+    >
       {label}
     </Box>
     <Box display="flex" paddingLeft="1px">

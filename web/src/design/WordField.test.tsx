@@ -4,14 +4,14 @@ import { ChakraProvider } from '@chakra-ui/react';
 import { entryChoices, shippedWords } from '@odograph/core';
 import { cleanup, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { WordField, among, system } from './index.js';
+import { WordField, among, makeSystem } from './index.js';
 
 const find = among(entryChoices(shippedWords(), null));
 
 const show = (more: Partial<Parameters<typeof WordField<string>>[0]> = {}) => {
   const on = { pick: jest.fn<(value: string) => void>(), clear: jest.fn<() => void>(), next: jest.fn<() => void>() };
   render(
-    <ChakraProvider value={system}>
+    <ChakraProvider value={makeSystem()}>
       <WordField
         label="Entry"
         placeholder="what they do"

@@ -1,4 +1,4 @@
-export { system, MAP_LABEL_FONT } from './theme.js';
+export { makeSystem, MAP_LABEL_FONT } from './theme.js';
 export { Action, Aloud, Heading, Mono, Ruled, Subheading } from './Plain.js';
 export { ProfileMark } from './ProfileMark.js';
 export { WordField, among, type Found, type WordFieldProps } from './WordField.js';

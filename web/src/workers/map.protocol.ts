@@ -1,9 +1,9 @@
-import type { Height, Library, Line, PlaceId, RouteGoal } from '@odograph/core';
+import type { CountingView, Height, Line, PlaceId, RouteGoal, WordChange } from '@odograph/core';
 
 /** What goes to the map's worker and comes back; plain data only. */
-export type MapView = { readonly includePicked: boolean };
+export type MapView = CountingView;
 
-/** A line without what only the search for routes needs. */
+/** A line without what only the search for routes needs; of the attempts behind it the most telling ones. */
 export type MapLine = Omit<Line, 'gripsAtCommit' | 'gripsAtEnd'>;
 
 export type MapPicture = {
@@ -20,6 +20,13 @@ export type MapPicture = {
   };
 };
 
+/** What is to be shown: whose rows (another reader starts from nothing), in which view, with which words. */
+export type MapWish = {
+  readonly reader: string;
+  readonly view: MapView;
+  readonly wordChanges: readonly WordChange[];
+};
+
 export type RouteQuestion = { readonly from: PlaceId; readonly goal: RouteGoal; readonly most: number };
 
 export type MapRoute = {
@@ -31,8 +38,9 @@ export type MapRoute = {
 };
 
 export type MapWorker = {
-  readonly load: (library: Library, view: MapView) => MapPicture;
-  /** Routes over the library that was loaded last. */
+  /** Asks the server what has changed, counts, and gives the picture. */
+  readonly show: (wish: MapWish) => Promise<MapPicture>;
+  /** Routes over what was shown last. */
   readonly routes: (question: RouteQuestion) => readonly MapRoute[];
   /** How many limbs have to change before each of these lines, gone one after the other; 0 where nothing is recorded. */
   readonly gripChanges: (lineIds: readonly string[]) => readonly number[];

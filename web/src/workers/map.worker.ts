@@ -1,29 +1,79 @@
-import { bestRoutes, buildHeights, buildLines, gripChanges, loggedOf, wordsOf, type Line } from '@odograph/core';
+import {
+  RowTable,
+  Tally,
+  applyRows,
+  bestRoutes,
+  gripChanges,
+  heightsOf,
+  unpackRows,
+  wordsOf,
+  type Line,
+} from '@odograph/core';
 import { expose } from 'comlink';
-import type { MapLine, MapWorker } from './map.protocol.js';
+import type { MapLine, MapPicture, MapView, MapWish, MapWorker } from './map.protocol.js';
 
+/** Attempts of a line whose ids go to the page: enough to play. */
+const TELLING = 16;
+
+let reader: string | undefined;
+let table = new RowTable();
+let version: number | undefined;
+let tally: { readonly of: Tally; readonly view: string } | undefined;
 let lines: readonly Line[] = [];
 let revision = 0;
+let queue: Promise<unknown> = Promise.resolve();
 
-const plain = ({ gripsAtCommit, gripsAtEnd, ...rest }: Line): MapLine => {
+const startAnew = (): void => {
+  table = new RowTable();
+  version = undefined;
+  tally = undefined;
+};
+
+/** Brings the rows to what the server has; gives the numbers of the rows that were touched, or null where all are new. */
+const refresh = async (): Promise<readonly number[] | null> => {
+  const answer = await fetch(`/api/map/rows${version === undefined ? '' : `?since=${version}`}`);
+  if (answer.status === 304) return [];
+  if (!answer.ok) throw new Error(`the rows could not be had (${answer.status})`);
+  const message = unpackRows(await answer.arrayBuffer());
+  if (message.whole) startAnew();
+  version = message.version;
+  const touched = applyRows(table, message);
+  return message.whole ? null : touched;
+};
+
+const plain = ({ gripsAtCommit, gripsAtEnd, attemptIds, ...rest }: Line): MapLine => {
   void gripsAtCommit;
   void gripsAtEnd;
-  return rest;
+  return { ...rest, attemptIds: attemptIds.slice(0, TELLING) };
+};
+
+const counted = (view: MapView, touched: readonly number[] | null): Tally => {
+  const name = JSON.stringify(view);
+  if (tally?.view === name && touched) tally.of.update(touched);
+  else tally = { of: new Tally(table, view), view: name };
+  return tally.of;
+};
+
+const show = async ({ reader: who, view, wordChanges }: MapWish): Promise<MapPicture> => {
+  if (who !== reader) startAnew();
+  reader = who;
+  const { lines: built, ...totals } = counted(view, await refresh()).book();
+  lines = built;
+  revision++;
+  return {
+    revision,
+    lines: lines.map(plain),
+    heights: Object.fromEntries(heightsOf(table, wordsOf({ wordChanges }), view)),
+    totals,
+  };
 };
 
 const worker: MapWorker = {
-  load: (library, view) => {
-    const words = wordsOf(library);
-    const logged = loggedOf(library);
-    const { lines: built, ...totals } = buildLines(logged, words, view);
-    lines = built;
-    revision++;
-    return {
-      revision,
-      lines: lines.map(plain),
-      heights: Object.fromEntries(buildHeights(logged, words, view)),
-      totals,
-    };
+  // one after the other: a wish must not count what another is just bringing in
+  show: (wish) => {
+    const mine = queue.then(() => show(wish));
+    queue = mine.catch(() => undefined);
+    return mine;
   },
   routes: ({ from, goal, most }) =>
     bestRoutes(lines, from, goal, most).map((route) => ({

@@ -7,7 +7,7 @@ import { cleanup, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { Provider } from 'react-redux';
 import { attemptWith, libraryWith } from '../../../test/library.js';
-import { system } from '../../design/index.js';
+import { makeSystem } from '../../design/index.js';
 import { editsSlice, libraryApi, serverApi, useClipViews } from '../library/index.js';
 import { Phrase } from './Phrase.js';
 
@@ -32,7 +32,7 @@ const show = async (attempt: Attempt, before?: Attempt) => {
   };
   render(
     <Provider store={store}>
-      <ChakraProvider value={system}>
+      <ChakraProvider value={makeSystem()}>
         <Bench />
       </ChakraProvider>
     </Provider>,

@@ -1,8 +1,10 @@
 import { Box, Flex } from '@chakra-ui/react';
+import { lineId } from '@odograph/core';
 import { useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { Action, Choice, Heading, PickFile } from '../../design/index.js';
 import { useClipViews, useMayWrite, useWords, type ClipView } from '../library/index.js';
+import type { MapLine } from '../../workers/map.protocol.js';
 import { useMapPicture } from '../map/index.js';
 import { ClipRow } from './ClipRow.js';
 import { CLIPS_TEXT as T } from './clips.text.js';
@@ -23,28 +25,33 @@ const readFilter = (search: URLSearchParams): Filter =>
     }),
   );
 
+/** The line that a clip's attempt stands on, in the view that is counted. */
+const lineOf = ({ from, to, attempt }: ClipView, lines: ReadonlyMap<string, MapLine>): MapLine | undefined =>
+  from && to && attempt.action ? lines.get(lineId(from, attempt.action, attempt.intent === 'bait', to)) : undefined;
+
+/** Rows that are drawn at first, and with every wish for more. */
+const AT_ONCE = 100;
+
 /** All clips as sentences; what is shown is a sentence too, kept in the address. */
 export const ClipList = (): React.JSX.Element => {
   const words = useWords();
   const views = useClipViews();
   const mayWrite = useMayWrite();
+  const [most, setMost] = useState(AT_ONCE);
   const [list, setList] = useState<string | null>(null);
   const picture = useMapPicture();
   const [search, setSearch] = useSearchParams();
   const filter = useMemo(() => readFilter(search), [search]);
   const order = ORDERS.find((o) => o === search.get('order')) ?? 'as it happened';
-  const lineOf = useMemo(
-    () => new Map((picture?.lines ?? []).flatMap((line) => line.attemptIds.map((id) => [id, line] as const))),
-    [picture],
-  );
+  const lines = useMemo(() => new Map((picture?.lines ?? []).map((line) => [line.id, line])), [picture]);
   const shown = useMemo(() => {
-    const seenOf = (v: ClipView): number => lineOf.get(v.attempt.id)?.attempts ?? 0;
+    const seenOf = (v: ClipView): number => lineOf(v, lines)?.attempts ?? 0;
     return ordered(
       views.filter((v) => matches(v, filter, words)),
       order,
       seenOf,
     );
-  }, [views, filter, words, order, lineOf]);
+  }, [views, filter, words, order, lines]);
   const go = (next: Filter, by: Order): void =>
     setSearch({ ...next, ...(by === 'as it happened' ? {} : { order: by }) }, { replace: true });
   const isFiltered = Object.keys(filter).length > 0;
@@ -86,9 +93,14 @@ export const ClipList = (): React.JSX.Element => {
         <Box>No clip is all of this at once. Clear a part of the sentence (backspace in it) to see more.</Box>
       ) : (
         <Box as="ul" listStyleType="none" borderTopWidth="1px">
-          {shown.map((view) => (
-            <ClipRow key={view.clip.id} view={view} line={lineOf.get(view.attempt.id)} isComputed={picture !== null} />
+          {shown.slice(0, most).map((view) => (
+            <ClipRow key={view.clip.id} view={view} line={lineOf(view, lines)} isComputed={picture !== null} />
           ))}
+        </Box>
+      )}
+      {shown.length > most && (
+        <Box marginTop="5">
+          <Action onClick={() => setMost(most + AT_ONCE)}>{T.more(shown.length - most)}</Action>
         </Box>
       )}
     </Box>

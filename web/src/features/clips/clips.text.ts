@@ -38,6 +38,7 @@ export const rowText = (row: ReadClip): string => {
 };
 
 export const CLIPS_TEXT = {
+  more: (n: number): string => (n === 1 ? 'Show one more clip' : `Show more of the other ${n} clips`),
   save: 'Save as a list',
   read: 'Read a list',
   readTitle: 'A list of clips',
@@ -46,7 +47,7 @@ export const CLIPS_TEXT = {
   none: 'none',
   missing: (columns: readonly string[]): string => `Say which column holds ${columns.join(' and ')}.`,
   summary: (makes: number, there: number, nothing: number): string =>
-    `${makes} make a clip, ${there} are there already, ${nothing} make nothing`,
+    `${makes} ${makes === 1 ? 'line makes' : 'lines make'} a clip, there already: ${there}, not understood: ${nothing}`,
   without: 'not understood, left out:',
   takeIn: (n: number): string => (n === 1 ? 'Make this clip' : `Make these ${n} clips`),
   nothingToMake: 'No line makes a clip',

@@ -135,7 +135,8 @@ describe('sending edits', () => {
     globalThis.fetch = async (input) => {
       const request = input as Request;
       const path = new URL(request.url).pathname;
-      if (path === '/api/library') return json(now);
+      if (path === '/api/library/base') return json({ ...now, attempts: [], clips: [] });
+      if (path === '/api/library/part') return json({ attempts: now.attempts, clips: now.clips, next: null });
       const call: Call = { method: request.method, path, body: JSON.parse(await request.text()) as Call['body'] };
       calls.push(call);
       return (answers.shift() ?? kept)(call);

@@ -7,6 +7,8 @@ export {
   selectAccountId,
   selectLibrary,
   selectPending,
+  selectReader,
+  selectServerLibrary,
   selectStatus,
   selectWords,
   type LibraryState,
@@ -16,4 +18,4 @@ export { Refusal } from './Refusal.js';
 export { SaveState } from './SaveState.js';
 export { useEdit } from './useEdit.js';
 export { clipViews, type ClipView } from './clipViews.js';
-export { useClipViews, useLibrary, useMayWrite, useRole, useWords } from './useLibrary.js';
+export { useClipViews, useClipsOf, useLibrary, useMayWrite, useRole, useWords } from './useLibrary.js';

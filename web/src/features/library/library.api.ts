@@ -1,5 +1,6 @@
-import type { Library } from '@odograph/core';
-import type { Changed, Me, NewFootage, TimesAnswer } from '@odograph/core/contract';
+import { original } from '@reduxjs/toolkit';
+import type { Attempt, Library } from '@odograph/core';
+import type { Changed, LibraryPart, Me, NewFootage, TimesAnswer } from '@odograph/core/contract';
 import { serverApi } from './server.api.js';
 import { mergeChanged } from './merge.js';
 
@@ -8,6 +9,10 @@ export type SendRequest = {
   readonly method: 'POST' | 'PUT' | 'PATCH' | 'DELETE';
   readonly body: unknown;
 };
+
+/** Attempts by id, each once: two clips of different parts may look at the same one. */
+const inOrder = (attempts: readonly Attempt[]): readonly Attempt[] =>
+  [...new Map(attempts.map((a) => [a.id, a])).values()].sort((a, b) => (a.id < b.id ? -1 : 1));
 
 type Started = {
   readonly dispatch: (action: never) => unknown;
@@ -18,7 +23,13 @@ type Started = {
 const layIn = async (_: unknown, { dispatch, queryFulfilled }: Started): Promise<void> => {
   try {
     const { data } = await queryFulfilled;
-    const merge = libraryApi.util.updateQueryData('library', undefined, (library) => mergeChanged(library, data));
+    const merge = libraryApi.util.updateQueryData(
+      'library',
+      undefined,
+      (library): never =>
+        // the library itself, not the store's draft of it, in which every row that is read would be wrapped
+        Object.freeze(mergeChanged(original(library as never) ?? library, data)) as never,
+    );
     dispatch(merge as never);
   } catch {
     // whoever asked gets the refusal; the library stays as it was
@@ -30,7 +41,29 @@ export const libraryApi = serverApi.injectEndpoints({
   endpoints: (build) => ({
     /** Who is signed in, and where. */
     me: build.query<Me, void>({ query: () => 'me' }),
-    library: build.query<Library, void>({ query: () => 'library' }),
+    library: build.query<Library, void>({
+      /** In parts, so that reading a large one never holds the page up; whole only when all of it is here. */
+      queryFn: async (_, __, ___, ask) => {
+        const base = await ask('library/base');
+        if (base.error) return { error: base.error };
+        const parts: LibraryPart[] = [];
+        for (let after: string | null = ''; after !== null;) {
+          const answer = await ask(after === '' ? 'library/part' : `library/part?after=${after}`);
+          if (answer.error) return { error: answer.error };
+          const part = answer.data as LibraryPart;
+          parts.push(part);
+          after = part.next;
+        }
+        const library: Library = {
+          ...(base.data as Library),
+          attempts: inOrder(parts.flatMap((p) => p.attempts)),
+          clips: parts.flatMap((p) => p.clips),
+        };
+        // nothing in the store writes into it; frozen on top, the store does not walk through all of it to freeze it
+        return { data: Object.freeze(library) };
+      },
+      structuralSharing: false,
+    }),
     /** Presentation times of a file; they never change. */
     times: build.query<TimesAnswer, string>({ query: (fileId) => `files/${fileId}/times`, keepUnusedDataFor: 3600 }),
     /** Any edit: what it touched is laid into the library that is here. */

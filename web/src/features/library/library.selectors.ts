@@ -46,3 +46,9 @@ export const selectWords = createSelector(
   [selectWordChanges, selectAccountId, (_: LibraryState, footageId?: string) => footageId],
   (wordChanges, accountId, footageId): Words => wordsOf({ wordChanges }, { accountId, footageId }),
 );
+
+/** Who reads, in which academy and role: what another reader was shown is not theirs. Undefined while nobody is known. */
+export const selectReader = (state: LibraryState): string | undefined => {
+  const me = selectMe(state).data;
+  return me && `${me.account.id} ${me.academy.id} ${me.role}`;
+};

@@ -1,5 +1,6 @@
 import { createSelector } from '@reduxjs/toolkit';
 import type { Library, Words } from '@odograph/core';
+import { useMemo } from 'react';
 import type { MemberRole } from '@odograph/core/contract';
 import { useSelector } from 'react-redux';
 import { clipViews, type ClipView } from './clipViews.js';
@@ -12,6 +13,20 @@ export const useLibrary = (): Library => useSelector(selectLibrary);
 export const useWords = (footageId?: string): Words =>
   useSelector((state: LibraryState) => selectWords(state, footageId));
 export const useClipViews = (): readonly ClipView[] => useSelector(selectClipViews);
+
+/** The clips of some attempts, the first attempt's first; only these are made ready. */
+export const useClipsOf = (attemptIds: readonly string[]): readonly ClipView[] => {
+  const library = useLibrary();
+  const words = useWords();
+  return useMemo(() => {
+    const order = new Map(attemptIds.map((id, i) => [id, i]));
+    const clips = library.clips.filter((c) => order.has(c.attemptId));
+    const attempts = library.attempts.filter((a) => order.has(a.id));
+    return [...clipViews({ ...library, clips, attempts }, words)].sort(
+      (a, b) => order.get(a.attempt.id)! - order.get(b.attempt.id)!,
+    );
+  }, [library, words, attemptIds]);
+};
 
 /** The role of whoever is signed in; a student while that is not known. */
 export const useRole = (): MemberRole => useMeQuery().data?.role ?? 'student';

@@ -111,7 +111,7 @@ export const MapPlot = ({
       style={{ display: 'block', fontFamily: "'Barlow Condensed', sans-serif" }}
     >
       <defs>
-        {(['ink', 'inHand'] as const).map((tone) => (
+        {(['ink', 'inHand', 'them'] as const).map((tone) => (
           <marker
             key={tone}
             id={`arrow-${tone}`}
@@ -166,7 +166,8 @@ export const MapPlot = ({
           const curve = curves.get(line.id);
           if (!curve || !ids.has(line.from) || !ids.has(line.to)) return null;
           const isInHand = inHand === line.id;
-          const tone = isInHand ? 'inHand' : 'ink';
+          const isTheirs = line.side === 'their';
+          const tone = isInHand ? 'inHand' : isTheirs ? 'them' : 'ink';
           return (
             <g
               key={line.id}
@@ -176,7 +177,7 @@ export const MapPlot = ({
               onMouseLeave={() => setHovered(null)}
               onClick={() => onLine(line)}
             >
-              <title>{`${words.name('action', line.action)}${line.bait ? ' (bait)' : ''}: ${placeName(line.from, words)} → ${placeName(line.to, words)}. ${evidenceText(line)}`}</title>
+              <title>{`${isTheirs ? 'them: ' : ''}${words.name('action', line.action)}${line.bait ? ' (bait)' : ''}: ${placeName(line.from, words)} → ${placeName(line.to, words)}. ${evidenceText(line)}`}</title>
               <path d={curve.path} fill="none" stroke="transparent" strokeWidth="12" />
               <path
                 d={curve.path}
@@ -187,9 +188,11 @@ export const MapPlot = ({
                 markerEnd={`url(#arrow-${tone})`}
                 {...(line.attempts === 0
                   ? { strokeDasharray: '1.5 4' }
-                  : line.bait
-                    ? { strokeDasharray: '9 3 2 3' }
-                    : {})}
+                  : isTheirs
+                    ? { strokeDasharray: '7 4' }
+                    : line.bait
+                      ? { strokeDasharray: '9 3 2 3' }
+                      : {})}
               />
             </g>
           );
@@ -214,6 +217,7 @@ export const MapPlot = ({
             >
               {isLong && (
                 <text x={at.x} y={at.y - 3} fontWeight="600">
+                  {line.side === 'their' && 'them: '}
                   {words.name('action', line.action)}
                   {line.bait && ' (bait)'}
                 </text>

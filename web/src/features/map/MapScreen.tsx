@@ -1,24 +1,31 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { mostCarrying, neighboursOf, type PlaceId } from '@odograph/core';
-import { useMemo, useState } from 'react';
+import { useDeferredValue, useMemo, useState } from 'react';
 import { useSelector } from 'react-redux';
 import { Link, useSearchParams } from 'react-router';
-import { Action, Heading, useSize } from '../../design/index.js';
+import { Action, Choice, Heading, useSize } from '../../design/index.js';
 import type { MapLine } from '../../workers/map.protocol.js';
 import type { MapState } from './map.listener.js';
 import { MAP_TEXT as T } from './map.text.js';
 import { MapPlot } from './MapPlot.js';
-import { PickedSwitch } from './PickedSwitch.js';
+import { MapTable } from './MapTable.js';
 import { PlaceSheet } from './PlaceSheet.js';
+import { ViewSentence } from './ViewSentence.js';
 import { useMapPicture } from './useMapPicture.js';
 
 const MOST_PLACES = 24;
 const MOST_LINES = 60;
+/** Lines round a place that are drawn; the sheet beside has all of them. */
+const MOST_NEAR = 40;
+/** More places than this cannot be told apart on a screen. */
+const MOST_ON_SLIDER = 96;
 const SHEET = 372;
 
 export const MapScreen = (): React.JSX.Element => {
-  const picture = useMapPicture();
+  // drawn in slices: a large picture must not hold up a hand on the page
+  const picture = useDeferredValue(useMapPicture());
   const failed = useSelector((state: MapState) => state.map.failed);
+  const view = useSelector((state: MapState) => state.map.view);
   const [search, setSearch] = useSearchParams();
   const [ref, size] = useSize({ width: 1280 - SHEET, height: 640 });
   const [isPickingTarget, setPickingTarget] = useState(false);
@@ -30,14 +37,22 @@ export const MapScreen = (): React.JSX.Element => {
   const all = useMemo(() => new Set((picture?.lines ?? []).flatMap((l) => [l.from, l.to])).size, [picture]);
   const shown = useMemo(() => {
     const lines = picture?.lines ?? [];
-    if (place === undefined) return mostCarrying(lines, { places: most, lines: MOST_LINES });
-    const near = neighboursOf(lines, place);
+    if (place === undefined)
+      return mostCarrying(lines, { places: most, lines: Math.round((MOST_LINES * most) / MOST_PLACES) });
+    const near = neighboursOf(lines, place, MOST_NEAR);
     return target === undefined ? near : { ...near, places: [...new Set([...near.places, target])] };
   }, [picture, place, target, most]);
 
-  const go = (to: { place?: PlaceId | undefined; to?: PlaceId | undefined; line?: string | undefined }): void => {
+  const isTable = search.get('as') === 'table';
+  const go = (to: {
+    place?: PlaceId | undefined;
+    to?: PlaceId | undefined;
+    line?: string | undefined;
+    as?: 'table' | undefined;
+  }): void => {
     setPickingTarget(false);
-    setSearch(Object.fromEntries(Object.entries(to).filter((e): e is [string, PlaceId] => e[1] !== undefined)));
+    const all = 'as' in to ? to : { ...to, ...(isTable ? { as: 'table' } : {}) };
+    setSearch(Object.fromEntries(Object.entries(all).filter((e): e is [string, string] => e[1] !== undefined)));
   };
   const pick = (id: PlaceId, isTarget: boolean): void => {
     if ((isTarget || isPickingTarget) && place !== undefined && id !== place) go({ place, to: id });
@@ -58,7 +73,8 @@ export const MapScreen = (): React.JSX.Element => {
         {T.computing}
       </Box>
     );
-  if (picture.lines.length === 0)
+  const isNarrowed = Object.keys(view).some((key) => key !== 'includePicked');
+  if (picture.lines.length === 0 && !isNarrowed)
     return (
       <Box padding="8" maxWidth="620px">
         <Heading marginBottom="3">{T.title}</Heading>
@@ -82,32 +98,64 @@ export const MapScreen = (): React.JSX.Element => {
             {totals.unplaced > 0 && `, ${totals.unplaced} unplaced`}
           </Box>
           <Box flex="1" />
-          <PickedSwitch />
-          {all > MOST_PLACES && (
+          {place === undefined && !isTable && all > MOST_PLACES && (
             <Box as="label" color="inkSoft" fontSize="14px" display="flex" alignItems="center" gap="2">
-              {most} of {all} places
-              <input type="range" min={4} max={all} value={most} onChange={(e) => setMost(Number(e.target.value))} />
+              {T.places(Math.min(most, all), all)}
+              <input
+                type="range"
+                min={4}
+                max={Math.min(all, MOST_ON_SLIDER)}
+                value={most}
+                onChange={(e) => setMost(Number(e.target.value))}
+              />
             </Box>
           )}
+          <Choice
+            label={T.shownAs}
+            name="map-as"
+            isTight
+            value={isTable ? 'table' : 'picture'}
+            options={[
+              ['picture', T.asPicture],
+              ['table', T.asTable],
+            ]}
+            onChange={(as) => go({ place, to: target, line: lineId, as: as === 'table' ? 'table' : undefined })}
+          />
         </Flex>
-        {place === undefined && (
+        <Box paddingInline="4" paddingBottom="1" flexShrink="0">
+          <ViewSentence />
+        </Box>
+        {place === undefined && !isTable && (
           <Box paddingInline="4" color="inkSoft" fontSize="14px" flexShrink="0">
             {T.rest}
           </Box>
         )}
         <Box ref={ref} flex="1" minHeight="0" overflowX="auto" overflowY="hidden">
-          <MapPlot
-            picture={picture}
-            places={shown.places}
-            lines={shown.lines}
-            place={place}
-            target={target}
-            inHand={lineId}
-            width={size.width}
-            height={size.height}
-            onPick={pick}
-            onLine={takeLine}
-          />
+          {picture.lines.length === 0 ? (
+            <Box padding="4" role="status">
+              {T.nothingCounted}
+            </Box>
+          ) : isTable ? (
+            <MapTable
+              lines={place === undefined ? picture.lines : shown.lines}
+              inHand={lineId}
+              onPick={(id) => pick(id, false)}
+              onLine={takeLine}
+            />
+          ) : (
+            <MapPlot
+              picture={picture}
+              places={shown.places}
+              lines={shown.lines}
+              place={place}
+              target={target}
+              inHand={lineId}
+              width={size.width}
+              height={size.height}
+              onPick={pick}
+              onLine={takeLine}
+            />
+          )}
         </Box>
       </Flex>
       {place !== undefined && (

@@ -6,7 +6,8 @@ import { MAP_TEXT as T } from './map.text.js';
 
 /** Takes clips of picked footage into the rates, against the usual rule, with the warning that belongs to it. */
 export const PickedSwitch = (): React.JSX.Element => {
-  const { includePicked } = useSelector((state: MapState) => state.map.view);
+  const view = useSelector((state: MapState) => state.map.view);
+  const { includePicked } = view;
   const dispatch = useDispatch();
   return (
     <Box fontSize="14px">
@@ -14,7 +15,7 @@ export const PickedSwitch = (): React.JSX.Element => {
         <input
           type="checkbox"
           checked={includePicked}
-          onChange={(e) => dispatch(viewChosen({ includePicked: e.target.checked }))}
+          onChange={(e) => dispatch(viewChosen({ ...view, includePicked: e.target.checked }))}
         />
         {T.includePicked}
       </Box>

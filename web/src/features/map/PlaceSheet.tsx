@@ -1,10 +1,10 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { placeName, type PlaceId } from '@odograph/core';
+import { placeName, weightOf, type PlaceId } from '@odograph/core';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import { Action, evidenceText, Heading, IntervalBand, PickRow, Subheading } from '../../design/index.js';
-import { useClipViews, useWords } from '../library/index.js';
+import { useClipsOf, useWords } from '../library/index.js';
 import type { MapLine, MapPicture } from '../../workers/map.protocol.js';
-import { clipsBehind } from './clipsBehind.js';
 import { ClipOnTheSpot } from './ClipOnTheSpot.js';
 import { MAP_TEXT as T } from './map.text.js';
 
@@ -23,7 +23,10 @@ const LineRow = ({
   return (
     <PickRow isPicked={isInHand} onPick={onLine} says="pressed" inset="2">
       <Box lineHeight="1.3">
-        <strong>{words.name('action', line.action)}</strong>
+        <Box as="strong" color={line.side === 'their' ? 'them' : 'ink'}>
+          {line.side === 'their' && 'them: '}
+          {words.name('action', line.action)}
+        </Box>
         {line.bait && ' (bait)'}
         <Box as="span" color="inkSoft">
           {end === line.to ? ' to ' : ' from '}
@@ -35,6 +38,48 @@ const LineRow = ({
         <IntervalBand interval={line.interval} width={56} />
       </Flex>
     </PickRow>
+  );
+};
+
+const NONE: readonly string[] = [];
+/** Lines that are listed at first, and with every wish for more. */
+const AT_ONCE = 20;
+
+/** Lines as rows, those that carry most first. */
+const Lines = ({
+  lines,
+  nothing,
+  end,
+  inHand,
+  onLine,
+}: {
+  readonly lines: readonly MapLine[];
+  readonly nothing: string;
+  readonly end: (line: MapLine) => PlaceId;
+  readonly inHand: string | undefined;
+  readonly onLine: (line: MapLine) => void;
+}): React.JSX.Element => {
+  const [most, setMost] = useState(AT_ONCE);
+  if (lines.length === 0)
+    return (
+      <Box color="inkSoft" fontSize="14px" paddingBlock="1">
+        {nothing}
+      </Box>
+    );
+  const sorted = [...lines].sort((a, b) => weightOf(b) - weightOf(a) || (a.id < b.id ? -1 : 1));
+  return (
+    <Box marginBottom="4">
+      <Box as="ul" listStyleType="none" borderTopWidth="1px">
+        {sorted.slice(0, most).map((l) => (
+          <LineRow key={l.id} line={l} end={end(l)} isInHand={l.id === inHand} onLine={() => onLine(l)} />
+        ))}
+      </Box>
+      {sorted.length > most && (
+        <Action tone="quiet" onClick={() => setMost(most + AT_ONCE)}>
+          {T.more(sorted.length - most)}
+        </Action>
+      )}
+    </Box>
   );
 };
 
@@ -61,23 +106,15 @@ export const PlaceSheet = ({
   onWhole,
 }: Props): React.JSX.Element => {
   const words = useWords();
-  const views = useClipViews();
-  const out = picture.lines.filter((l) => l.from === place);
+  const behind = useClipsOf(line?.attemptIds ?? NONE);
+  const out = picture.lines.filter((l) => l.from === place && l.side === 'own');
+  const theirs = picture.lines.filter((l) => l.from === place && l.side === 'their');
   const into = picture.lines.filter((l) => l.to === place && l.from !== place);
   const height = picture.heights[place];
   const routesTo = (to: string): string => `/routes?from=${encodeURIComponent(place)}&to=${encodeURIComponent(to)}`;
-  const list = (lines: readonly MapLine[], nothing: string, end: (l: MapLine) => PlaceId): React.JSX.Element =>
-    lines.length === 0 ? (
-      <Box color="inkSoft" fontSize="14px" paddingBlock="1">
-        {nothing}
-      </Box>
-    ) : (
-      <Box as="ul" listStyleType="none" marginBottom="4" borderTopWidth="1px">
-        {lines.map((l) => (
-          <LineRow key={l.id} line={l} end={end(l)} isInHand={l.id === line?.id} onLine={() => onLine(l)} />
-        ))}
-      </Box>
-    );
+  const list = (lines: readonly MapLine[], nothing: string, end: (l: MapLine) => PlaceId): React.JSX.Element => (
+    <Lines key={`${place} ${nothing}`} lines={lines} nothing={nothing} end={end} inHand={line?.id} onLine={onLine} />
+  );
   return (
     <Box as="aside" aria-label={placeName(place, words)} padding="4">
       <Flex justifyContent="space-between" alignItems="baseline" gap="3">
@@ -94,7 +131,7 @@ export const PlaceSheet = ({
           {height.height.toFixed(1)} of 5{height.stake >= 2 && `, ${T.stake}`}
         </Box>
       )}
-      {line && <ClipOnTheSpot key={line.id} clips={clipsBehind(line, views)} />}
+      {line && <ClipOnTheSpot key={line.id} clips={behind} />}
       <Flex gap="2" wrap="wrap" marginBottom="4">
         {target ? (
           <Action asChild tone="next">
@@ -115,6 +152,12 @@ export const PlaceSheet = ({
       </Flex>
       <Subheading marginBottom="1">{T.from}</Subheading>
       {list(out, T.nothingFrom, (l) => l.to)}
+      {theirs.length > 0 && (
+        <>
+          <Subheading marginBottom="1">{T.theirs}</Subheading>
+          {list(theirs, '', (l) => l.to)}
+        </>
+      )}
       <Subheading marginBottom="1">{T.to}</Subheading>
       {list(into, T.nothingTo, (l) => l.from)}
     </Box>

@@ -18,7 +18,8 @@ export const mapSlice = createSlice({
     mapWanted: (state) => ({ ...state, wanted: true }),
     viewChosen: (state, { payload }: PayloadAction<MapView>) => ({ ...state, view: payload }),
     pictureArrived: (state, { payload }: PayloadAction<MapPicture>) => ({ ...state, picture: payload, failed: false }),
-    pictureFailed: (state) => ({ ...state, failed: true }),
+    /** A picture that is there stays: it is what was counted last. */
+    pictureFailed: (state) => ({ ...state, failed: state.picture === null }),
   },
 });
 

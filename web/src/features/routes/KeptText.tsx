@@ -1,6 +1,25 @@
-import { Box, Textarea } from '@chakra-ui/react';
+import { Box, chakra } from '@chakra-ui/react';
 import { useState } from 'react';
 import { Labelled } from '../../design/index.js';
+
+/** As many lines as the text needs. */
+const Lines = chakra('textarea', {
+  base: {
+    display: 'block',
+    width: '100%',
+    fieldSizing: 'content',
+    resize: 'none',
+    background: 'transparent',
+    color: 'ink',
+    fontSize: '16px',
+    borderBottomWidth: '1.5px',
+    borderColor: 'field',
+    borderRadius: '0',
+    paddingBlock: '1',
+    _placeholder: { color: 'inkSoft', opacity: 1 },
+    _focusVisible: { outline: 'none', borderColor: 'inHand', boxShadow: '0 1.5px 0 var(--od-inHand)' },
+  },
+});
 
 /** A text that is kept when the hand leaves it. What comes from elsewhere meanwhile shows while nobody types. */
 export const KeptText = ({
@@ -25,25 +44,13 @@ export const KeptText = ({
   return (
     <Box marginTop="3">
       <Labelled label={label}>
-        <Textarea
+        <Lines
           rows={1}
-          autoresize
           placeholder={placeholder}
           maxLength={limit}
           value={typed ?? value}
           onChange={(event) => setTyped(event.target.value)}
           onBlur={leave}
-          background="transparent"
-          border="none"
-          borderBottomWidth="1.5px"
-          borderColor="field"
-          borderRadius="0"
-          padding="0"
-          paddingBlock="1"
-          minHeight="0"
-          fontSize="16px"
-          _placeholder={{ color: 'inkSoft' }}
-          _focusVisible={{ outline: 'none', borderColor: 'inHand', boxShadow: '0 1.5px 0 var(--od-inHand)' }}
         />
       </Labelled>
     </Box>

@@ -5,7 +5,7 @@ import { useMemo } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { Action, Heading, Subheading, WordField, among, useSize } from '../../design/index.js';
 import { useMayWrite, useWords } from '../library/index.js';
-import { PickedSwitch } from '../map/index.js';
+import { ViewSentence } from '../map/index.js';
 import type { MapPicture, MapRoute } from '../../workers/map.protocol.js';
 import { KeepRoute } from './KeepRoute.js';
 import { KeptRoutes } from './KeptRoutes.js';
@@ -64,7 +64,9 @@ const RouteCard = ({
 const useFinders = (picture: MapPicture | null) => {
   const words = useWords();
   return useMemo(() => {
-    const ids = [...new Set((picture?.lines ?? []).flatMap((l) => [l.from, l.to]))].sort();
+    const ids = [
+      ...new Set((picture?.lines ?? []).filter((l) => l.side === 'own').flatMap((l) => [l.from, l.to])),
+    ].sort();
     const sayable = (id: PlaceId): { value: string; texts: readonly string[] } => {
       const place = readPlace(id);
       const aliases =
@@ -124,7 +126,7 @@ export const RouteFinder = (): React.JSX.Element => {
           />
         </Box>
       </Box>
-      <PickedSwitch />
+      <ViewSentence />
       <Box ref={ref} marginTop="4">
         {failed && <Box role="alert">The routes could not be computed. Load the page again; nothing is lost.</Box>}
         {!from || !to ? (

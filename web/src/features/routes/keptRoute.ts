@@ -17,6 +17,7 @@ const lineWithoutEvidence = ({ id, from, action, to }: RouteStep): MapLine => ({
   from: from as PlaceId,
   action,
   bait: false,
+  side: 'own',
   to: to as PlaceId,
   attempts: 0,
   count: 0,
@@ -32,7 +33,9 @@ const lineWithoutEvidence = ({ id, from, action, to }: RouteStep): MapLine => ({
 
 /** The line of the map that a step says. */
 export const lineOfStep = (step: Pick<RouteStep, 'from' | 'action' | 'to'>, picture: MapPicture): MapLine | undefined =>
-  picture.lines.find((l) => !l.bait && l.from === step.from && l.action === step.action && l.to === step.to);
+  picture.lines.find(
+    (l) => l.side === 'own' && !l.bait && l.from === step.from && l.action === step.action && l.to === step.to,
+  );
 
 export const shownRoute = (route: KeptRoute, picture: MapPicture, changes: readonly number[] = []): ShownRoute => ({
   steps: route.steps.map((kept, i) => ({

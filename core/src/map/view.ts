@@ -1,0 +1,49 @@
+import type { Setting } from '../attempts/index.js';
+import { isB, type FootageRow, type RowTable } from './rows.js';
+
+/** Whose game it is: whoever acts, or certain athletes; the other side's attempts against them are then counted apart. */
+export type PointOfView = { readonly kind: 'whoever' } | { readonly kind: 'athletes'; readonly ids: readonly string[] };
+
+/** Which attempts are counted, and from whose side. What is absent lets everything through. */
+export type CountingView = {
+  /** Whether attempts of picked footage are taken into the rates, against the usual rule. */
+  readonly includePicked: boolean;
+  readonly settings?: readonly Setting[];
+  readonly gi?: boolean;
+  /** First and last day, both included; footage without a day is left out where one is said. */
+  readonly fromDay?: string;
+  readonly toDay?: string;
+  readonly pointOfView?: PointOfView;
+};
+
+export const WHOLE: CountingView = { includePicked: false };
+
+const isInView = (footage: FootageRow, view: CountingView): boolean =>
+  (view.settings === undefined || view.settings.includes(footage.setting)) &&
+  (view.gi === undefined || footage.gi === view.gi) &&
+  (view.fromDay === undefined || (footage.date !== null && footage.date >= view.fromDay)) &&
+  (view.toDay === undefined || (footage.date !== null && footage.date <= view.toDay));
+
+/** Whose a row is in a view: the side that is looked at, the other side's, or neither. */
+export type Whose = 'own' | 'their' | 'neither';
+
+/** Says of each row whose it is in a view; what depends on the footage is found out once for each. */
+export const sidesOf = (table: RowTable, view: CountingView): ((row: number) => Whose) => {
+  const of = view.pointOfView;
+  const seen = of?.kind === 'athletes' ? new Set(of.ids) : null;
+  const byFootage: (readonly [a: Whose, b: Whose] | undefined)[] = [];
+  const sides = (number: number): readonly [a: Whose, b: Whose] => {
+    const footage = table.footage[number]!;
+    if (!isInView(footage, view)) return ['neither', 'neither'];
+    if (!seen) return ['own', 'own'];
+    const [a, b] = [seen.has(footage.athleteA), seen.has(footage.athleteB)];
+    const whose = (isIn: boolean, isOther: boolean): Whose => (isIn ? 'own' : isOther ? 'their' : 'neither');
+    return [whose(a, b), whose(b, a)];
+  };
+  const footages = table.column('footage');
+  const flags = table.column('flags');
+  return (row) => {
+    const number = footages[row]!;
+    return (byFootage[number] ??= sides(number))[isB(flags[row]!) ? 1 : 0];
+  };
+};

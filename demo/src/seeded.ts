@@ -1,0 +1,273 @@
+import {
+  FAMILIES,
+  LIMBS,
+  SHIPPED_WORDS,
+  shippedWords,
+  withChanges,
+  type Attempt,
+  type Clip,
+  type Control,
+  type Finish,
+  type Footage,
+  type Library,
+  type MediaFile,
+  type Person,
+  type PositionWord,
+  type Result,
+  type Role,
+  type State,
+  type WordChange,
+} from '@odograph/core';
+import { idAt, pick, randomOf, type Random } from './random.js';
+
+/** The sizes of the seeded libraries: places and clips. */
+export const SIZES = {
+  S: { states: 60, clips: 1_000 },
+  M: { states: 200, clips: 10_000 },
+  L: { states: 500, clips: 100_000 },
+} as const;
+export type SizeName = keyof typeof SIZES;
+
+/** A media file that footage lies on: real presentation times are needed for edges that can be shown. */
+export type SeededFile = { readonly file: MediaFile; readonly ticks: readonly number[] };
+
+const FIRST_NAMES = ['Ada', 'Bero', 'Cale', 'Dara', 'Emre', 'Fenna', 'Gil', 'Hale', 'Iva', 'Joss', 'Kerr', 'Lio'];
+const LAST_NAMES = ['Ashgrove', 'Brindle', 'Copperway', 'Dunmarsh', 'Elmsley', 'Fairwold', 'Greyfen', 'Hollowell'];
+const CLIPS_A_PIECE = 25;
+const START_MS = Date.UTC(2029, 0, 1);
+const DAY_MS = 86_400_000;
+
+const own = <T>(value: T | undefined): T => {
+  if (value === undefined) throw new Error('a seeded library needs a footage file');
+  return value;
+};
+
+/** Own positions until there are as many places as wanted: named by number, in families and heights like the shipped ones. */
+const morePositions = (random: Random, states: number, at: () => string): readonly WordChange[] => {
+  const shipped = shippedWords().of('position');
+  let places = shipped.reduce((n, p) => n + p.roles.length, 0);
+  const made: WordChange[] = [];
+  while (places < states) {
+    const family = pick(random, FAMILIES);
+    const roles: readonly Role[] =
+      family === 'standing' || family === 'scramble'
+        ? ['even']
+        : family === 'back'
+          ? ['attacker', 'defender']
+          : ['bottom', 'top'];
+    made.push({
+      id: at(),
+      version: 1,
+      kind: 'position',
+      key: `own-${family.replace(' ', '-')}-${made.length + 1}`,
+      name: `${family} number ${made.length + 1}`,
+      definition: {
+        kind: 'position',
+        family,
+        roles,
+        height: roles[0] === 'even' ? 0 : Math.round((random() * 6 - 2) * 4) / 4,
+      },
+    });
+    places += roles.length;
+  }
+  return made;
+};
+
+/** Weights that fall off, so that some places and entries carry most, as in a real room. */
+const uneven = <T>(random: Random, list: readonly T[]): T => list[Math.floor(random() ** 2.2 * list.length)]!;
+
+const RESULTS: readonly (readonly [Result, number])[] = [
+  ['success', 0.36],
+  ['partial', 0.5],
+  ['failed', 0.93],
+  ['abandoned', 1],
+];
+const resultOf = (random: Random): Result => {
+  const r = random();
+  return RESULTS.find(([, upTo]) => r < upTo)![0];
+};
+
+/**
+ * A library of a size, the same for the same seed: people, footage over three years in all settings, attempts that follow on from each other, with grips,
+ * reactions and reasons. Every clip lies inside the frames of its file.
+ */
+export const seededLibrary = (size: SizeName, seed: number, files: readonly SeededFile[]): Library => {
+  const random = randomOf(seed);
+  const { states, clips: wanted } = SIZES[size];
+  let clock = START_MS;
+  const nextId = (): string => idAt(random, (clock += 1 + Math.floor(random() * 900)));
+  const wordChanges = morePositions(random, states, nextId);
+  const words = withChanges(SHIPPED_WORDS, wordChanges);
+  const allStates = words
+    .of('position')
+    .flatMap((p: PositionWord) => p.roles.map((role): State => ({ position: p.key, role })))
+    .slice(0, states);
+  const byFamily = new Map(
+    FAMILIES.map((family) => [family, allStates.filter((s) => words.position(s.position)?.family === family)]),
+  );
+  const actionsFrom = new Map(
+    FAMILIES.map((family) => [family, words.of('action').filter((a) => a.from.includes(family))]),
+  );
+  const targets = words.of('target');
+  const reactions = words.of('reaction');
+  const reasons = words.of('reason');
+
+  const persons = Array.from({ length: 48 }, (_, i): Person => ({
+    id: nextId(),
+    version: 1,
+    name: `${FIRST_NAMES[i % FIRST_NAMES.length]!} ${LAST_NAMES[(i * 5 + Math.floor(i / 12)) % LAST_NAMES.length]!}`,
+    athlete: true,
+    member: i < 20,
+    accountId: null,
+    level: null,
+    age: i % 9 === 8 ? 'minor' : 'adult',
+    filming: true,
+    shownTo: i % 9 === 8 ? 'coaches' : 'academy',
+  }));
+
+  const nextState = (state: State, success: boolean): Finish => {
+    const r = random();
+    if (success && r < 0.18)
+      return { kind: 'submission', submission: uneven(random, words.of('submission')).key, won: true };
+    if (!success && r < 0.02)
+      return { kind: 'submission', submission: uneven(random, words.of('submission')).key, won: false };
+    if (r > 0.985) return { kind: 'reset', how: 'edge', restart: { position: 'standing', role: 'even' } };
+    if (!success && r < 0.7) return { kind: 'state', ...state };
+    const family = pick(random, FAMILIES);
+    const near = byFamily.get(family)!;
+    return { kind: 'state', ...uneven(random, near.length ? near : allStates) };
+  };
+  const controlsOf = (gi: boolean): readonly Control[] =>
+    Array.from({ length: Math.floor(random() * 4) }, (): Control => {
+      const target = pick(random, targets);
+      const limb = pick(random, LIMBS);
+      return {
+        id: nextId(),
+        holder: random() < 0.85 ? 'subject' : 'opponent',
+        limb,
+        limbSide: pick(random, ['left', 'right', null]),
+        kind: limb === 'hand' ? 'grip' : limb === 'foot' ? 'hook' : 'frame',
+        target: target.key,
+        targetOwner: 'other',
+        targetSide: target.sided ? pick(random, ['left', 'right', null]) : null,
+        cloth: gi && target.cloth,
+        gained: null,
+        lost: null,
+      };
+    });
+
+  const footage: Footage[] = [],
+    angles: Library['angles'][number][] = [],
+    attempts: Attempt[] = [],
+    clips: Clip[] = [];
+  for (let piece = 0; clips.length < wanted; piece++) {
+    clock = START_MS + piece * ((3 * 365 * DAY_MS) / Math.ceil(wanted / CLIPS_A_PIECE));
+    const { file, ticks } = own(files[piece % files.length]);
+    const setting = pick(random, [
+      'competition',
+      'competition',
+      'training',
+      'training',
+      'training',
+      'demonstration',
+    ] as const);
+    const a = uneven(random, persons);
+    const others = persons.filter((p) => p.id !== a.id);
+    const gi = random() < 0.6;
+    const one: Footage = {
+      id: nextId(),
+      version: 1,
+      title: `${setting === 'competition' ? 'Match' : setting === 'training' ? 'Round' : 'Demonstration'} ${piece + 1}`,
+      setting,
+      logged: random() < 0.7 ? 'throughout' : 'picked',
+      live: setting !== 'demonstration',
+      gi,
+      counted: true,
+      date: new Date(clock).toISOString().slice(0, 10),
+      athleteA: a.id,
+      athleteB: uneven(random, others).id,
+      kitA: 'white kit',
+      kitB: 'dark kit',
+    };
+    const end = ticks.length - 1;
+    const angle = {
+      id: nextId(),
+      version: 1,
+      footageId: one.id,
+      fileId: file.id,
+      fromFrame: 0,
+      toFrame: end,
+      fromPts: ticks[0]!,
+      toPts: ticks[end]!,
+      offsetMs: 0,
+      rate: 1,
+      kind: 'live',
+    } as const;
+    footage.push(one);
+    angles.push(angle);
+    const at = (frame: number): Attempt['start'] => ({ frame, pts: ticks[frame]! });
+    let state = uneven(random, allStates);
+    const many = Math.min(CLIPS_A_PIECE, wanted - clips.length);
+    for (let k = 0; k < many; k++) {
+      const from = Math.floor((k / many) * (end - 12));
+      const to = Math.min(end, from + 8 + Math.floor(random() * ((end / many) * 1.2)));
+      const family = words.position(state.position)!.family;
+      const action = uneven(random, actionsFrom.get(family)!.length ? actionsFrom.get(family)! : words.of('action'));
+      const result = setting === 'demonstration' ? 'shown' : resultOf(random);
+      const finish = nextState(state, result === 'success' || result === 'shown');
+      const attempt: Attempt = {
+        id: nextId(),
+        version: 1,
+        footageId: one.id,
+        angleId: angle.id,
+        subject: random() < 0.5 ? 'a' : 'b',
+        state,
+        lead: pick(random, ['left', 'right', null]),
+        action: action.key,
+        intent: random() < 0.03 ? 'bait' : 'own',
+        result,
+        depth: result === 'success' ? 4 : Math.floor(random() * 4),
+        finish,
+        resisted: null,
+        shownAs: 'right',
+        parentId: null,
+        series: 1,
+        counterOfId: null,
+        start: at(from),
+        commit: at(Math.min(to - 1, from + 3)),
+        end: at(to - 1),
+        controls: controlsOf(gi),
+        reactions:
+          random() < 0.6
+            ? [{ id: nextId(), what: uneven(random, reactions).key, isAction: false, deciding: true }]
+            : [],
+        reasons: result === 'failed' ? [{ id: nextId(), reason: uneven(random, reasons).key, main: true }] : [],
+      };
+      attempts.push(attempt);
+      clips.push({
+        id: nextId(),
+        version: 1,
+        attemptId: attempt.id,
+        angleId: angle.id,
+        in: at(from),
+        out: at(to),
+        note: random() < 0.2 ? 'Weight first, then the step.' : '',
+      });
+      state = finish.kind === 'state' ? { position: finish.position, role: finish.role } : uneven(random, allStates);
+    }
+  }
+  const byId = (x: { readonly id: string }, y: { readonly id: string }): number => (x.id < y.id ? -1 : 1);
+  return {
+    format: 'odograph-library',
+    formatVersion: 1,
+    academy: { id: idAt(randomOf(seed + 1), START_MS), name: `Seeded ${size}`, timeZone: 'UTC' },
+    wordChanges,
+    persons,
+    files: files.map((f) => f.file),
+    footage: footage.sort(byId),
+    angles: angles.sort(byId),
+    attempts: attempts.sort(byId),
+    clips: clips.sort(byId),
+    routes: [],
+  };
+};

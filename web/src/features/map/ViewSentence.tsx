@@ -1,0 +1,123 @@
+import { Box, Flex } from '@chakra-ui/react';
+import type { CountingView, Setting } from '@odograph/core';
+import { useDispatch, useSelector } from 'react-redux';
+import { Action, Picked, Ruled } from '../../design/index.js';
+import { useLibrary } from '../library/index.js';
+import type { MapState } from './map.listener.js';
+import { viewChosen } from './map.slice.js';
+import { MAP_TEXT as T } from './map.text.js';
+import { PickedSwitch } from './PickedSwitch.js';
+
+const SETTINGS = ['competition', 'training', 'demonstration'] as const;
+
+/** A view with some of it said otherwise; what is said as nothing lets everything through again. */
+const changed = (
+  view: CountingView,
+  change: { [K in keyof CountingView]?: CountingView[K] | undefined },
+): CountingView => {
+  const next = { ...view, ...change };
+  return Object.fromEntries(Object.entries(next).filter(([, value]) => value !== undefined)) as CountingView;
+};
+
+/** What is counted, as a sentence of choices: whose game, which footage, which days. Routes are found over the same. */
+export const ViewSentence = (): React.JSX.Element => {
+  const view = useSelector((state: MapState) => state.map.view);
+  const { persons } = useLibrary();
+  const dispatch = useDispatch();
+  const set = (change: Parameters<typeof changed>[1]): void => {
+    dispatch(viewChosen(changed(view, change)));
+  };
+  const of = view.pointOfView;
+  const room = persons.filter((p) => p.member).map((p) => p.id);
+  const isRoom = of?.kind === 'athletes' && of.ids.length > 0 && of.ids.join() === room.join();
+  const whose = of?.kind !== 'athletes' ? 'whoever' : isRoom ? 'room' : (of.ids[0] ?? 'whoever');
+  const setWhose = (said: string): void =>
+    set({
+      pointOfView: said === 'whoever' ? undefined : { kind: 'athletes', ids: said === 'room' ? room : [said] },
+    });
+  const athletes = persons.filter((p) => p.athlete).sort((a, b) => a.name.localeCompare(b.name));
+  const isNarrowed = Object.keys(view).some((key) => key !== 'includePicked');
+  return (
+    <Flex
+      wrap="wrap"
+      alignItems="center"
+      columnGap="2"
+      rowGap="1"
+      fontSize="15px"
+      color="inkSoft"
+      role="group"
+      aria-label={T.counted}
+    >
+      {T.counted}
+      <Picked
+        aria-label={T.whose}
+        fontSize="16px"
+        maxWidth="190px"
+        value={whose}
+        onChange={(e) => setWhose(e.target.value)}
+      >
+        <option value="whoever">{T.whoever}</option>
+        <option value="room" disabled={room.length === 0}>
+          {room.length ? T.room : T.roomEmpty}
+        </option>
+        {athletes.map((p) => (
+          <option key={p.id} value={p.id}>
+            {p.name}
+          </option>
+        ))}
+      </Picked>
+      {T.in}
+      <Picked
+        aria-label={T.setting}
+        fontSize="16px"
+        value={view.settings?.[0] ?? ''}
+        onChange={(e) => set({ settings: e.target.value ? [e.target.value as Setting] : undefined })}
+      >
+        <option value="">{T.anySetting}</option>
+        {SETTINGS.map((s) => (
+          <option key={s}>{s}</option>
+        ))}
+      </Picked>
+      <Picked
+        aria-label={T.clothing}
+        fontSize="16px"
+        value={view.gi === undefined ? '' : view.gi ? 'gi' : 'no-gi'}
+        onChange={(e) => set({ gi: e.target.value ? e.target.value === 'gi' : undefined })}
+      >
+        <option value="">{T.anyClothing}</option>
+        <option>gi</option>
+        <option>no-gi</option>
+      </Picked>
+      {T.from_}
+      <Ruled
+        type="date"
+        aria-label={T.firstDay}
+        width="auto"
+        fontSize="14px"
+        value={view.fromDay ?? ''}
+        onChange={(e) => set({ fromDay: e.target.value || undefined })}
+      />
+      {T.until}
+      <Ruled
+        type="date"
+        aria-label={T.lastDay}
+        width="auto"
+        fontSize="14px"
+        value={view.toDay ?? ''}
+        onChange={(e) => set({ toDay: e.target.value || undefined })}
+      />
+      {isNarrowed && (
+        <Action
+          tone="quiet"
+          fontSize="16px"
+          onClick={() => dispatch(viewChosen({ includePicked: view.includePicked }))}
+        >
+          {T.everything}
+        </Action>
+      )}
+      <Box marginLeft="2" color="ink">
+        <PickedSwitch />
+      </Box>
+    </Flex>
+  );
+};
