@@ -1,7 +1,7 @@
 // A MariaDB of the project's own: its own data folder, loopback only, run as whoever starts it. Never the system's server.
 import { spawn, spawnSync } from 'node:child_process';
 import { createHash, randomBytes } from 'node:crypto';
-import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync, renameSync, rmSync, statfsSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir, userInfo } from 'node:os';
 import { join } from 'node:path';
@@ -50,6 +50,16 @@ const lastErrors = (log) =>
         .join(' ')
     : '';
 
+/** Room that a start needs at least, in bytes; ODOGRAPH_ROOM_MB says otherwise. */
+const mustHaveRoom = (folder) => {
+  const needed = Number(process.env.ODOGRAPH_ROOM_MB ?? 200) * 2 ** 20;
+  const { bavail, bsize } = statfsSync(folder);
+  if (bavail * bsize < needed)
+    throw new Stop(
+      `The disk that holds ${folder} is full: ${Math.floor((bavail * bsize) / 2 ** 20)} MB are left, ${Math.ceil(needed / 2 ** 20)} MB are needed. Make room and start again; what was saved is safe.`,
+    );
+};
+
 /** A server left over from a start that was killed: it is stopped before a new one is started on the same data. */
 const stopLeftover = async (pidFile, dataDir) => {
   if (!existsSync(pidFile)) return;
@@ -83,18 +93,22 @@ export const startDatabase = async (folder, { throwAway = false } = {}) => {
   } catch (error) {
     throw new Stop(`The data folder ${folder} cannot be written (${error.code}).`);
   }
+  if (!throwAway) mustHaveRoom(folder);
   await stopLeftover(pidFile, dataDir);
   const passwordFile = join(folder, 'password');
   if (!existsSync(passwordFile)) writeFileSync(passwordFile, randomBytes(24).toString('hex'), { mode: 0o600 });
   const password = readFileSync(passwordFile, 'utf8');
   if (!existsSync(join(dataDir, 'mysql'))) {
+    // made beside and put in its place whole: a start that was killed meanwhile leaves nothing that looks finished
+    const half = `${dataDir}.half`;
+    rmSync(half, { recursive: true, force: true });
     rmSync(dataDir, { recursive: true, force: true });
     const made = spawnSync(
       findProgram('mariadb-install-db'),
       [
         '--no-defaults',
         `--user=${user}`,
-        `--datadir=${dataDir}`,
+        `--datadir=${half}`,
         '--auth-root-authentication-method=normal',
         '--skip-test-db',
       ],
@@ -104,6 +118,7 @@ export const startDatabase = async (folder, { throwAway = false } = {}) => {
       throw new Stop(
         `The database could not be created in ${dataDir}: ${(made.stderr || made.stdout).trim().split('\n').at(-1)}`,
       );
+    renameSync(half, dataDir);
   }
   // root only by the socket; the application by name and password
   const init = join(folder, 'init.sql');
@@ -167,7 +182,10 @@ export const startDatabase = async (folder, { throwAway = false } = {}) => {
     rmSync(socketDir, { recursive: true, force: true });
   };
   for (const end = Date.now() + 60_000; !answers(); await pause(60)) {
-    if (ended) throw new Stop(`The database did not start: ${lastErrors(log) || `see ${log}`}`);
+    if (ended)
+      throw new Stop(
+        `The database did not start: ${lastErrors(log) || `see ${log}`} Its data in ${dataDir} were left as they are; if they are damaged, put a copy of the folder in their place.`,
+      );
     if (Date.now() > end) {
       await stop();
       throw new Stop(`The database did not answer within a minute; see ${log}.`);

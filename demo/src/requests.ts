@@ -1,4 +1,4 @@
-import type { NewClip, NewFootage } from '@odograph/core/contract';
+import type { NewClip, NewFootage, NewPerson } from '@odograph/core/contract';
 import { seededId } from './ids.js';
 import { demoFootage, type DemoClip, type DemoFootage } from './library.js';
 
@@ -49,6 +49,27 @@ const clipRequest = (f: DemoFootage, c: DemoClip): NewClip => ({
   clip: { id: c.clipId, angleId: f.angleId, inFrame: c.inFrame, outFrame: c.outFrame, note: c.said.note ?? '' },
 });
 
+/** Everybody on the demo's footage, all of them adults who agreed to be shown to the academy; those of the room are members. */
+const personRequests = (footage: readonly DemoFootage[]): readonly NewPerson[] => {
+  const people = new Map(
+    footage.flatMap((f) =>
+      f.athletes.map((a) => [a.id, { ...a, training: f.bout.setting !== 'competition' }] as const),
+    ),
+  );
+  return [...people.values()].map(({ id, name, training }) => ({
+    editId: seededId(`edit person ${id}`),
+    id,
+    name,
+    athlete: true,
+    member: training,
+    accountId: null,
+    level: null,
+    age: 'adult',
+    filming: true,
+    shownTo: 'academy',
+  }));
+};
+
 /** Both academies of the demo, as the requests that make them: one with the library, one empty. */
 export const demoRequests = (): { readonly academies: readonly unknown[] } => {
   const footage = demoFootage();
@@ -74,6 +95,7 @@ export const demoRequests = (): { readonly academies: readonly unknown[] } => {
             role: 'student',
           },
         ],
+        persons: personRequests(footage),
         files: footage.map((f) => ({ id: f.fileId, path: `${f.bout.id}.mp4` })),
         footage: footage.map(footageRequest),
         clips: footage.flatMap((f) => f.clips.map((c) => clipRequest(f, c))),
@@ -91,6 +113,7 @@ export const demoRequests = (): { readonly academies: readonly unknown[] } => {
             role: 'head',
           },
         ],
+        persons: [],
         files: [],
         footage: [],
         clips: [],

@@ -99,9 +99,10 @@ test('when two windows change the same attempt, the later one should be asked, a
   };
   await entry(page, 'enter the legs');
   await entry(other, 'body lock pass');
-  await expect(other.getByRole('alert')).toContainText('Somebody else has changed it meanwhile (entry)');
+  await expect(other.getByRole('alert')).toContainText('Somebody else has changed the same meanwhile');
   await expect(clips(other).first()).toContainText('enter the legs');
-  await other.getByRole('button', { name: 'Save mine over it' }).click();
+  await other.getByRole('alert').getByText('mine: body-lock pass').click();
+  await other.getByRole('button', { name: 'Let this stand' }).click();
   await saved(other).waitFor();
   await page.reload();
   await expect(clips(page).first()).toContainText('body-lock pass');

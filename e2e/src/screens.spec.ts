@@ -37,6 +37,11 @@ test('when any screen is examined, nothing should be found, and the focus be see
   await page.goto(`${running.url}/sign-in`);
   await page.getByLabel('E-mail').waitFor();
   await clean(page, 'sign in');
+  for (const path of ['new-academy', 'forgotten', 'invitation', 'new-password']) {
+    await page.goto(`${running.url}/${path}`);
+    await page.getByRole('link', { name: 'To the sign-in' }).waitFor();
+    await clean(page, path);
+  }
   await signIn(page, running.url);
   const screens: readonly (readonly [string, string, string])[] = [
     ['footage', '/footage', 'text=Thursday sparring'],
@@ -45,6 +50,12 @@ test('when any screen is examined, nothing should be found, and the focus be see
     ['map with a place', '/map?place=mount/top', 'aside'],
     ['routes', '/routes?from=clinch/even&to=any', '[data-testid=route]'],
     ['a route played', '/routes/play?from=clinch/even&to=any&route=0', '[data-testid=step]'],
+    ['the map as a table', '/map?as=table', '[data-testid=map-table]'],
+    ['people', '/academy/people', '[data-member]'],
+    ['words', '/academy/words', '[data-word]'],
+    ['the bin', '/academy/bin', 'text=lies for 30 days'],
+    ['letters', '/academy/letters', 'text=stands in for a mail server'],
+    ['sessions', '/academy/sessions', 'text=this one'],
     ['break down', '/break-down', '[data-testid=picture][data-settled=true]'],
   ];
   for (const [name, path, there] of screens) {

@@ -4,7 +4,7 @@ import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Running } from './support/running.js';
-import { expect, test } from './support/test.js';
+import { COACH, DEMO_SIZE, expect, test } from './support/test.js';
 
 const START = join(import.meta.dirname, '../../scripts/start.mjs');
 
@@ -71,7 +71,42 @@ test('when the database does not come up, one sentence should say so, and nothin
   const { code, says } = startWith({ PORT: '4998', ODOGRAPH_FOLDER: folder });
   expect(code).toBe(1);
   expect(says.split('\n')).toHaveLength(1);
-  expect(says).toMatch(/^The database did not start: /);
+  expect(says).toMatch(/^The database did not start: .*were left as they are/);
   const left = readdirSync('/proc').filter((pid) => /^\d+$/.test(pid) && commandOf(pid).includes(folder));
   expect(left).toEqual([]);
 });
+
+test('when the disk is full, one sentence should say how much room is missing, and nothing be made', () => {
+  const folder = mkdtempSync(join(tmpdir(), 'odograph-full-'));
+  const { code, says } = startWith({ PORT: '4997', ODOGRAPH_FOLDER: folder, ODOGRAPH_ROOM_MB: '999999999' });
+  expect(code).toBe(1);
+  expect(says).toMatch(/^The disk that holds .* is full: \d+ MB are left, 999999999 MB are needed\. Make room/);
+  expect(existsSync(join(folder, 'db/data'))).toBe(false);
+});
+
+const hasFile = (folder: string): boolean =>
+  existsSync(join(folder, 'media')) &&
+  readdirSync(join(folder, 'media'), { recursive: true }).some((path) => String(path).endsWith('original'));
+
+for (const [moment, isReached] of [
+  ['while the database is made', (folder: string) => existsSync(join(folder, 'db/data.half/ibdata1'))],
+  ['in the middle of the first load', hasFile],
+] as const)
+  test(`when it is killed ${moment}, the next start should finish what was begun, and nothing be there twice`, async ({
+    request,
+  }) => {
+    test.setTimeout(180_000);
+    const running = await Running.interrupted(isReached);
+    try {
+      await running.up();
+      await request.post(`${running.url}/api/sign-in`, { data: COACH });
+      const library = (await (await request.get(`${running.url}/api/library`)).json()) as {
+        clips: unknown[];
+        footage: unknown[];
+      };
+      expect([library.footage.length, library.clips.length]).toEqual(DEMO_SIZE);
+      expect(running.crashes()).toEqual([]);
+    } finally {
+      await running.dispose();
+    }
+  });

@@ -13,7 +13,7 @@ import { AppModule } from './app.module.js';
 import { BinService } from './bin/bin.service.js';
 import type { Config } from './config/config.js';
 import { ownOriginOnly } from './config/origin.js';
-import { migrator } from './database/migrate.js';
+import { migrateUp } from './database/migrate.js';
 import { RefusalFilter } from './errors/refusal.filter.js';
 
 const nestLogger = (log: Logger): LoggerService => ({
@@ -75,7 +75,7 @@ export const bootstrap = async (config: Config): Promise<NestExpressApplication>
   app.setGlobalPrefix('api');
   app.useBodyParser('json', { limit: '512kb' });
   app.useGlobalFilters(new RefusalFilter(log));
-  await migrator(app.get(Sequelize)).up();
+  await migrateUp(app.get(Sequelize));
   await app.get(BinService).keepEmptying((error) => log.error({ err: error }, 'the bin could not be emptied'));
   return app;
 };

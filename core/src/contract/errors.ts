@@ -27,6 +27,7 @@ export type Refusal =
   | { readonly code: 'link-spent'; readonly facts: Record<string, never> }
   | { readonly code: 'in-use'; readonly facts: { readonly by: string; readonly count: number } }
   | { readonly code: 'above-in-bin'; readonly facts: { readonly what: string } }
+  | { readonly code: 'disk-full'; readonly facts: Record<string, never> }
   | { readonly code: 'internal'; readonly facts: Record<string, never> };
 
 export type RefusalCode = Refusal['code'];

@@ -4,6 +4,7 @@ import { mkdtempSync, readFileSync, readdirSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import type { Readable } from 'node:stream';
 
 const ROOT = join(import.meta.dirname, '../../..');
 
@@ -46,17 +47,38 @@ export class Running {
     return running;
   }
 
+  /** Begins a first start and ends all of it by `kill -9` as soon as something is there in its folder. */
+  static async interrupted(isReached: (folder: string) => boolean): Promise<Running> {
+    const running = new Running(await freePort(), mkdtempSync(join(tmpdir(), 'odograph-journey-')));
+    const child = running.spawn();
+    const gone = once(child, 'exit');
+    for (let all: number[] = []; ;) {
+      await new Promise((resolve) => setImmediate(resolve));
+      if (child.exitCode !== null) throw new Error('the start was over before it could be interrupted');
+      if (!isReached(running.folder)) continue;
+      for (let some = [child.pid!]; some.length; some = some.flatMap(childrenOf)) all = [...all, ...some];
+      for (const pid of all) process.kill(pid, 'SIGKILL');
+      break;
+    }
+    await gone;
+    return running;
+  }
+
   get url(): string {
     return `http://127.0.0.1:${this.port}`;
   }
 
-  /** Starts it (again) on the same folder and port, and waits for the line that says it is there. */
-  async up(): Promise<void> {
-    const child = spawn(process.execPath, [join(ROOT, 'scripts/start.mjs')], {
+  private spawn(): ChildProcess & { readonly stdout: Readable; readonly stderr: Readable } {
+    return spawn(process.execPath, [join(ROOT, 'scripts/start.mjs')], {
       cwd: ROOT,
       env: { ...process.env, PORT: String(this.port), ODOGRAPH_FOLDER: this.folder },
       stdio: ['ignore', 'pipe', 'pipe'],
     });
+  }
+
+  /** Starts it (again) on the same folder and port, and waits for the line that says it is there. */
+  async up(): Promise<void> {
+    const child = this.spawn();
     this.process = child;
     await new Promise<void>((resolve, reject) => {
       const hear = (chunk: Buffer): void => {

@@ -2,7 +2,7 @@ import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { QueryTypes, Sequelize } from 'sequelize';
 import { v7 as newId } from 'uuid';
 import { TestApp } from '../testing/testApp.js';
-import { migrator } from './migrate.js';
+import { migrateUp, migrator } from './migrate.js';
 
 describe('migrations', () => {
   let app: TestApp;
@@ -34,6 +34,37 @@ describe('migrations', () => {
     expect(await tables()).toEqual(['migrations']);
     await migrator(sequelize).up();
     expect(await columns()).toEqual(before);
+  });
+
+  test('when a migration was cut short at any step, the next start should finish it and lose nothing', async () => {
+    const before = await columns();
+    const now = "'2031-01-01 00:00:00.000'";
+    const id = newId();
+    await sequelize.query(
+      `INSERT INTO academies (id, name, time_zone, created_at) VALUES ('${id}', 'kept', 'UTC', ${now})`,
+    );
+    for (const undone of [
+      ['DROP TABLE mails', 'DROP TABLE password_resets', 'ALTER TABLE persons DROP COLUMN level'],
+      ['DROP TABLE route_steps', 'ALTER TABLE sessions DROP COLUMN agent'],
+      [],
+    ]) {
+      for (const sql of undone) await sequelize.query(sql);
+      await sequelize.query("DELETE FROM migrations WHERE name = '0002-people-words-routes'");
+      await migrateUp(sequelize);
+      expect(await columns()).toEqual(before);
+    }
+    expect(await sequelize.query(`SELECT name FROM academies WHERE id = '${id}'`, { type: QueryTypes.SELECT })).toEqual(
+      [{ name: 'kept' }],
+    );
+    await sequelize.query(`DELETE FROM academies WHERE id = '${id}'`);
+  });
+
+  test('when the data are of a newer version, starting should say so and change nothing', async () => {
+    await sequelize.query("INSERT INTO migrations (name) VALUES ('0999-from-later')");
+    const before = await columns();
+    await expect(migrateUp(sequelize)).rejects.toThrow(/written by a newer version .*0999-from-later/);
+    expect(await columns()).toEqual(before);
+    await sequelize.query("DELETE FROM migrations WHERE name = '0999-from-later'");
   });
 
   test('when every table of an academy is looked at, its key and its links should begin with the academy', async () => {

@@ -2,7 +2,7 @@ import { createReadStream } from 'node:fs';
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { Inject, Injectable } from '@nestjs/common';
-import { newClip, newFootage, type NewClip, type NewFootage } from '@odograph/core/contract';
+import { newClip, newFootage, newPerson, type NewClip, type NewFootage, type NewPerson } from '@odograph/core/contract';
 import type { Session } from '../accounts/session.js';
 import { hashPassword } from '../accounts/tokens.js';
 import { ClipsService } from '../clips/clips.service.js';
@@ -11,6 +11,7 @@ import type { Models } from '../database/models.js';
 import { MODELS } from '../database/tokens.js';
 import { checked } from '../errors/checked.js';
 import { FootageService } from '../footage/footage.service.js';
+import { PeopleService } from '../people/people.service.js';
 import { MediaService } from '../media/media.service.js';
 
 type DemoAcademy = {
@@ -24,6 +25,7 @@ type DemoAcademy = {
     readonly name: string;
     readonly role: Session['role'];
   }[];
+  readonly persons: readonly NewPerson[];
   readonly files: readonly { readonly id: string; readonly path: string }[];
   readonly footage: readonly NewFootage[];
   readonly clips: readonly NewClip[];
@@ -37,6 +39,7 @@ export class DemoService {
     @Inject(MediaService) private readonly media: MediaService,
     @Inject(FootageService) private readonly footage: FootageService,
     @Inject(ClipsService) private readonly clips: ClipsService,
+    @Inject(PeopleService) private readonly people: PeopleService,
   ) {}
 
   async load(folder: string): Promise<void> {
@@ -85,6 +88,7 @@ export class DemoService {
       role: 'head',
       id: '',
     };
+    for (const person of academy.persons) await this.people.newPerson(session, checked(newPerson, person));
     for (const file of academy.files)
       await this.media.takeIn(session, file.id, file.path, createReadStream(join(folder, file.path)));
     for (const footage of academy.footage) await this.footage.create(session, checked(newFootage, footage));

@@ -23,6 +23,7 @@ const STATUS: Record<RefusalCode, number> = {
   'link-spent': 410,
   'in-use': 409,
   'above-in-bin': 409,
+  'disk-full': 507,
   internal: 500,
 };
 
@@ -64,9 +65,19 @@ const messageOf = (refusal: Refusal): string => {
       return `In use by ${refusal.facts.count} ${refusal.facts.by}.`;
     case 'above-in-bin':
       return `The ${refusal.facts.what} it belongs to is in the bin.`;
+    case 'disk-full':
+      return 'The disk of the server is full; nothing was saved.';
     case 'internal':
       return 'Something went wrong on the server; nothing was saved.';
   }
+};
+
+/** No room for a file, or for the database: its own codes are those of a full disk, a full table and a file that cannot be written. */
+export const isDiskFull = (error: unknown): boolean => {
+  const { code, parent } = (error ?? {}) as { code?: unknown; parent?: { code?: unknown } };
+  return [code, parent?.code].some((c) =>
+    ['ENOSPC', 'EDQUOT', 'ER_DISK_FULL', 'ER_RECORD_FILE_FULL', 'ER_ERROR_ON_WRITE'].includes(String(c)),
+  );
 };
 
 /** The only place where reasons become HTTP. Bugs are logged and answered without their insides. */
@@ -89,6 +100,7 @@ export class RefusalFilter implements ExceptionFilter {
 
   private refusalOf(error: unknown): Refusal {
     if (error instanceof Refused) return error.refusal;
+    if (isDiskFull(error)) return { code: 'disk-full', facts: {} };
     const status =
       error instanceof HttpException ? error.getStatus() : ((error as { status?: number } | null)?.status ?? 500);
     if (status === 404) return { code: 'not-found', facts: {} };

@@ -9,5 +9,6 @@ import { PeopleService } from './people.service.js';
   imports: [OutboxModule, BinModule],
   controllers: [PeopleController],
   providers: [PeopleRepository, PeopleService],
+  exports: [PeopleService],
 })
 export class PeopleModule {}

@@ -137,6 +137,12 @@ export const WordField = <T,>(props: WordFieldProps<T>): React.JSX.Element => {
           onKeyDown,
           // at once, not after downshift's own update: fast typing would lose letters
           onChange: (event) => setTyped(event.currentTarget.value),
+          // pressing takes the whole word in hand, so that typing says another one; a second press sets the caret in it
+          onMouseDown: (event) => {
+            if (document.activeElement === event.currentTarget) return;
+            event.preventDefault();
+            event.currentTarget.focus();
+          },
           onFocus: (event) => {
             event.currentTarget.select();
             const { left } = event.currentTarget.getBoundingClientRect();

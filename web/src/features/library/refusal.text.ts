@@ -94,6 +94,8 @@ export const refusalText = (why: ErrorBody): string => {
       return `It stays: ${why.facts.count === 1 ? 'one' : why.facts.count} of the ${why.facts.by} ${why.facts.count === 1 ? 'stands' : 'stand'} on it.`;
     case 'above-in-bin':
       return `The ${why.facts.what} it belongs to is in the bin. Take that out first.`;
+    case 'disk-full':
+      return 'The disk of the server is full. Nothing was saved; it is kept here and goes out when there is room again.';
     case 'internal':
       return 'Something went wrong on the server. Nothing was saved; try again.';
   }

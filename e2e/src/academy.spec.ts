@@ -1,0 +1,288 @@
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { COACH, expect, openBench, saved, settled, signIn, test, type Page } from './support/test.js';
+
+const ROOT = join(import.meta.dirname, '../..');
+const PASSWORD = 'a long enough secret';
+
+const say = async (page: Page, part: string, text: string): Promise<void> => {
+  await page.getByRole('combobox', { name: part }).focus();
+  await page.keyboard.type(text);
+  await page.keyboard.press('Enter');
+};
+
+/** Takes the newest invitation that lies in the outbox, in a window of its own. */
+const takeInvitation = async (head: Page, url: string, email: string, name: string): Promise<Page> => {
+  await head.goto(`${url}/academy/letters`);
+  const letter = head.locator(`[data-letter="${email}"]`).first();
+  await expect(letter).toContainText('invites you');
+  const address = (await letter.locator('a').getAttribute('href'))!;
+  const page = await (await head.context().browser()!.newContext()).newPage();
+  await page.goto(address);
+  await page.getByLabel('Your name').fill(name);
+  await page.getByLabel('Password').fill(PASSWORD);
+  await page.getByRole('button', { name: 'Take the invitation' }).click();
+  await page.waitForURL('**/footage');
+  return page;
+};
+
+const invite = async (head: Page, url: string, email: string, role: string): Promise<void> => {
+  await head.goto(`${url}/academy/people`);
+  const form = head.getByRole('form', { name: 'Invite somebody' });
+  await form.getByLabel('E-mail').fill(email);
+  await form.getByRole('combobox').selectOption(role);
+  await form.getByRole('button', { name: 'Send the invitation' }).click();
+  await expect(head.locator(`[data-invited="${email}"]`)).toContainText(role);
+};
+
+test('when an academy begins with nothing, its head should come to a first route, and a coach in by an invitation', async ({
+  page,
+  running,
+}) => {
+  test.setTimeout(180_000);
+  await page.goto(`${running.url}/sign-in`);
+  await page.getByRole('link', { name: 'Found an academy' }).click();
+  await page.getByLabel('What the academy is called').fill('Harbour Mats');
+  await page.getByLabel('Your name').fill('Ines Varro');
+  await page.getByLabel('E-mail').fill('ines@harbour.example');
+  await page.getByLabel('Password').fill(PASSWORD);
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('No footage yet')).toBeVisible();
+
+  // footage, and two attempts that follow on from each other
+  await page.getByTestId('file-picker').setInputFiles(join(ROOT, 'demo/footage/lantern-final.mp4'));
+  const form = page.getByRole('form', { name: 'Who is who?' });
+  await form.getByLabel('First athlete (us)').fill('Orla Venn');
+  await form.getByLabel('Second athlete (them)').fill('Sten Abara');
+  await form.getByText('throughout', { exact: true }).click();
+  await expect(page.getByTestId('taking-in')).toContainText('746 frames');
+  await page.keyboard.press('Enter');
+  await page.waitForURL('**/break-down/*');
+  await settled(page);
+  for (const [from, entry, finish] of [
+    ['standing', 'double leg', 'mount top'],
+    ['mount top', 'armlock', 'armlock won'],
+  ] as const) {
+    await page.keyboard.press('i');
+    await page.keyboard.press('Shift+ArrowRight');
+    await settled(page);
+    await page.keyboard.press('o');
+    await expect(page.getByRole('combobox', { name: 'From position' })).toBeFocused();
+    await say(page, 'From position', from);
+    await say(page, 'Entry', entry);
+    await say(page, 'Finish', finish);
+    await say(page, 'Result', 'worked');
+    await saved(page).waitFor();
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('n');
+    await page.keyboard.press('Shift+ArrowRight');
+    await settled(page);
+  }
+
+  // the route that the clips make, kept with a cue
+  await page.getByRole('navigation').getByRole('link', { name: 'Routes' }).click();
+  await say(page, 'From', 'standing');
+  await say(page, 'To', 'any submission');
+  await expect(page.getByTestId('route')).toHaveCount(1);
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByLabel('What it is called').fill('Feet to finish');
+  await page.keyboard.press('Enter');
+  await page.getByLabel('Cue').first().fill('Head outside, then drive');
+  await page.getByLabel('Cue').first().blur();
+  await saved(page).waitFor();
+  await expect(page.getByRole('note', { name: 'Caution' })).toHaveCount(2);
+  const vtt = await page.request.get(
+    (await page.getByRole('link', { name: 'Save cues as WebVTT' }).getAttribute('href'))!.replace(/^/, running.url),
+  );
+  expect(await vtt.text()).toMatch(/^WEBVTT - Feet to finish[\s\S]*Head outside, then drive[\s\S]*Caution/);
+  await page.getByRole('link', { name: 'Play it' }).click();
+  await expect(page.getByTestId('cue')).toHaveText('Head outside, then drive');
+
+  // a coach comes in and has the same
+  await invite(page, running.url, 'sol@harbour.example', 'coach');
+  const coach = await takeInvitation(page, running.url, 'sol@harbour.example', 'Sol Nave');
+  await coach.goto(`${running.url}/routes`);
+  await expect(coach.locator('[data-kept]')).toContainText('Feet to finish');
+  await page.goto(`${running.url}/academy/people`);
+  await expect(page.locator('[data-member="sol@harbour.example"]')).toContainText('Sol Nave');
+  await coach.context().close();
+});
+
+test('when a coach and a student come in, each should find the limits of the role, and be told', async ({
+  page,
+  running,
+}) => {
+  test.setTimeout(120_000);
+  await signIn(page, running.url);
+  await invite(page, running.url, 'limits.coach@room.example', 'coach');
+  await invite(page, running.url, 'limits.student@room.example', 'student');
+  const coach = await takeInvitation(page, running.url, 'limits.coach@room.example', 'Limits Coach');
+  const student = await takeInvitation(page, running.url, 'limits.student@room.example', 'Limits Student');
+
+  // a coach writes, but says nothing of roles
+  await coach.goto(`${running.url}/academy/people`);
+  await expect(coach.locator('[data-member]').first()).toBeVisible();
+  await expect(coach.getByRole('combobox', { name: /^Role of/ })).toHaveCount(0);
+  await expect(coach.getByRole('form', { name: 'Invite somebody' })).toHaveCount(0);
+  await expect(coach.getByRole('link', { name: 'Letters' })).toHaveCount(0);
+
+  // a student sees what may be shown to the academy, and changes nothing
+  await expect(student.getByRole('button', { name: 'Take in footage' })).toHaveCount(0);
+  await expect(student.getByRole('navigation').getByRole('link', { name: 'Break down' })).toHaveCount(0);
+  await student.goto(`${running.url}/clips`);
+  await expect(student.getByTestId('clips-shown')).toHaveText('16');
+  await student
+    .getByRole('link', { name: /from collar-and-sleeve clinch/ })
+    .first()
+    .click();
+  await expect(student.getByTestId('said')).toBeVisible();
+  await settled(student);
+  await student.keyboard.press('Delete');
+  await student.keyboard.press('i');
+  await expect(saved(student)).toBeVisible();
+  await student.goto(`${running.url}/academy/words`);
+  await expect(student.getByRole('heading', { name: 'Words' })).toHaveCount(0);
+
+  // one athlete may no longer be shown: the student sees neither footage nor clips of theirs
+  await page.goto(`${running.url}/academy/people`);
+  await page.getByRole('button', { name: 'Change Renko Hallvard' }).click();
+  await page.getByText('coaches only', { exact: true }).click();
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await saved(page).waitFor();
+  await student.goto(`${running.url}/clips`);
+  await expect(student.getByTestId('clips-shown')).toHaveText('8');
+  await coach.context().close();
+  await student.context().close();
+});
+
+test('when two coaches edit one clip, other fields should both stand, and the same field be settled by choice', async ({
+  page,
+  running,
+}) => {
+  test.setTimeout(120_000);
+  await signIn(page, running.url);
+  await invite(page, running.url, 'second@room.example', 'coach');
+  const other = await takeInvitation(page, running.url, 'second@room.example', 'Second Coach');
+  for (const window of [page, other]) {
+    await window.goto(`${running.url}/footage`);
+    await openBench(window, 'Lantern Cup, final round');
+    await window.keyboard.press('ArrowDown');
+    await settled(window);
+  }
+  const first = (window: Page) =>
+    window.getByRole('region', { name: 'Clips of this footage' }).getByRole('listitem').first();
+  await say(page, 'Entry', 'single leg');
+  await saved(page).waitFor();
+  await say(other, 'Finish', 'mount top');
+  await saved(other).waitFor();
+  // nobody is asked: two fields, two hands
+  await expect(other.getByRole('alert')).toHaveCount(0);
+  await expect(first(other)).toContainText('single-leg takedown');
+  await expect(first(other)).toContainText('ends in mount, top');
+
+  await say(page, 'Result', 'failed');
+  await saved(page).waitFor();
+  await say(other, 'Result', 'dropped');
+  const alert = other.getByRole('alert');
+  await expect(alert).toContainText('Somebody else has changed the same meanwhile');
+  await alert.getByText('mine: dropped').click();
+  await alert.getByRole('button', { name: 'Let this stand' }).click();
+  await saved(other).waitFor();
+  await page.reload();
+  await expect(first(page)).toContainText('dropped');
+  await other.context().close();
+});
+
+test('when clips and words go out and come in as lists, each line should say first what it would do', async ({
+  page,
+  running,
+}) => {
+  test.setTimeout(120_000);
+  const folder = mkdtempSync(join(tmpdir(), 'odograph-lists-'));
+  await signIn(page, running.url);
+  await page.goto(`${running.url}/clips`);
+  await page.locator('[data-clip]').first().waitFor();
+  const before = Number((await page.getByTestId('clips-shown').textContent())!.trim());
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save as a list' }).click();
+  const path = join(folder, 'clips.csv');
+  await (await download).saveAs(path);
+  const lines = readFileSync(path, 'utf8').trim().split('\r\n');
+  expect(lines).toHaveLength(before + 1);
+
+  // read again as it is, nothing would be made; with another time one clip would, and what is not understood is named
+  const moved = lines[2]!
+    .replace(/,0:\d\d:\d\d,0:\d\d:\d\d,/, ',0:01:00,0:03:00,')
+    .replace(/,double-leg takedown,/, ',teleport,');
+  writeFileSync(path, [...lines, moved, 'nowhere,0:01,0:02'].join('\r\n'));
+  await page.getByTestId('clips-picker').setInputFiles(path);
+  const sheet = page.getByRole('region', { name: 'A list of clips' });
+  await expect(sheet.getByRole('status')).toContainText(
+    `1 line makes a clip, there already: ${before}, not understood: 1`,
+  );
+  await expect(sheet).toContainText('no footage called “nowhere” here');
+  await sheet.getByRole('button', { name: 'Make this clip' }).click();
+  await saved(page).waitFor();
+  await expect(page.getByTestId('clips-shown')).toHaveText(String(before + 1));
+
+  await page.goto(`${running.url}/academy/words`);
+  await page.locator('[data-word]').first().waitFor();
+  const words = join(folder, 'words.csv');
+  writeFileSync(words, 'kind,name,alias\nposition,half guard,der Haken\nposition,nowhere,x\n');
+  await page.getByTestId('words-picker').setInputFiles(words);
+  await expect(page.getByRole('region', { name: 'Read a list' })).toContainText('no word of this name');
+  await page.getByRole('button', { name: 'Add this name' }).click();
+  await saved(page).waitFor();
+  await expect(page.locator('[data-word="half-guard"]')).toContainText('der Haken');
+  await page.goto(`${running.url}/clips`);
+  await page.getByRole('combobox', { name: 'Position' }).click();
+  await page.keyboard.type('haken');
+  await expect(page.getByRole('option').first()).toContainText('half guard');
+});
+
+test('when a password is forgotten, the letter should lead to a new one, and what was signed in elsewhere be out', async ({
+  page,
+  running,
+}) => {
+  await signIn(page, running.url);
+  await invite(page, running.url, 'forgets@room.example', 'coach');
+  const coach = await takeInvitation(page, running.url, 'forgets@room.example', 'Forgets Often');
+  const fresh = await (await page.context().browser()!.newContext()).newPage();
+  await fresh.goto(`${running.url}/forgotten`);
+  await fresh.getByLabel('E-mail').fill('forgets@room.example');
+  await fresh.getByRole('button', { name: 'Send the link' }).click();
+  await expect(fresh.getByText('a letter is on its way')).toBeVisible();
+  await page.goto(`${running.url}/academy/letters`);
+  const letter = page.locator('[data-letter="forgets@room.example"]').first();
+  await expect(letter).toContainText('A new password');
+  await fresh.goto((await letter.locator('a').getAttribute('href'))!);
+  await fresh.getByLabel('Password').fill('another long secret');
+  await fresh.keyboard.press('Enter');
+  await fresh.waitForURL('**/footage');
+  await coach.reload();
+  await expect(coach.getByRole('heading', { name: 'Sign in' })).toBeVisible();
+  await fresh.context().close();
+  await coach.context().close();
+  expect(COACH.email).not.toBe('forgets@room.example');
+});
+
+test('when something is put in the bin, what goes with it should be said first, and it should come back whole', async ({
+  page,
+  running,
+}) => {
+  await signIn(page, running.url);
+  await page.getByRole('button', { name: 'Footage sheet' }).first().click();
+  await page.getByRole('button', { name: 'Put in the bin' }).click();
+  const ask = page.getByRole('alertdialog');
+  await expect(ask).toContainText(/With it go \d+ clips and \d+ attempts/);
+  await ask.getByRole('button', { name: 'Put it in the bin' }).click();
+  await saved(page).waitFor();
+  await expect(page.getByRole('link', { name: /^Break down / })).toHaveCount(1);
+  await page.goto(`${running.url}/academy/bin`);
+  await expect(page.locator('[data-binned=footage]')).toContainText('goes in 30 days');
+  await page.getByRole('button', { name: 'Take it out' }).click();
+  await expect(page.getByText('The bin is empty.')).toBeVisible();
+  await page.goto(`${running.url}/footage`);
+  await expect(page.getByRole('link', { name: /^Break down / })).toHaveCount(2);
+});

@@ -1,0 +1,275 @@
+// npm run bench: every row of the computing core that exists beside its peer on S, M and L; start-up; first page; routes of the server beside a bare one.
+import { spawn, spawnSync } from 'node:child_process';
+import {
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  readFileSync,
+  readdirSync,
+  rmSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs';
+import { cpus, tmpdir, totalmem } from 'node:os';
+import { join } from 'node:path';
+import { setTimeout as pause } from 'node:timers/promises';
+import { gzipSync } from 'node:zlib';
+import { build } from './build.mjs';
+import { freePort } from './database.mjs';
+import { needPrograms } from './machine.mjs';
+import { needPackages } from './packages.mjs';
+import { root } from './paths.mjs';
+import { Stop, main, note } from './say.mjs';
+
+const PEERS = { minisearch: '7.2.0', autocannon: '8.0.0' };
+const peers = join(root, '.bench');
+const CONNECTIONS = 16;
+const SECONDS = 5;
+
+const run = (program, args, options = {}) => {
+  const made = spawnSync(program, args, { cwd: root, encoding: 'utf8', maxBuffer: 2 ** 28, ...options });
+  if (made.status !== 0) throw new Stop(`${program} ${args.join(' ')} failed:\n${made.stderr}`);
+  return made.stdout;
+};
+
+/** What things are measured against is no part of the product: it is installed beside it. */
+const needPeers = () => {
+  mkdirSync(peers, { recursive: true });
+  const wanted = JSON.stringify({ private: true, dependencies: PEERS });
+  const manifest = join(peers, 'package.json');
+  if (existsSync(manifest) && readFileSync(manifest, 'utf8') === wanted && existsSync(join(peers, 'node_modules')))
+    return;
+  note('Installing what things are measured against …');
+  writeFileSync(manifest, wanted);
+  run('npm', ['install', '--ignore-scripts', '--no-audit', '--no-fund'], { cwd: peers });
+};
+
+const computing = () => {
+  for (const size of ['S', 'M', 'L']) {
+    const out = join(peers, `seeded-${size}.json`);
+    if (existsSync(out)) continue;
+    note(`Making the library ${size} …`);
+    run(process.execPath, [join(root, 'demo/dist/cli/seeded.js'), size, '1', out]);
+  }
+  note('Computing …');
+  return JSON.parse(
+    run(process.execPath, [join(root, 'scripts/bench/core.mjs'), peers, peers], {
+      stdio: ['ignore', 'pipe', 'inherit'],
+    }),
+  );
+};
+
+/** Bytes, packed by gzip, of everything that the first page loads: the page, and the modules and styles that it names or imports at once. */
+const pageBytes = (dist) => {
+  const html = readFileSync(join(dist, 'index.html'), 'utf8');
+  const assets = join(dist, 'assets');
+  const first = [...html.matchAll(/assets\/([\w.-]+\.(?:js|css))/g)].map((m) => m[1]);
+  const seen = new Set();
+  const load = (name) => {
+    if (seen.has(name) || !existsSync(join(assets, name))) return;
+    seen.add(name);
+    if (!name.endsWith('.js')) return;
+    const code = readFileSync(join(assets, name), 'utf8');
+    for (const m of code.matchAll(/(?:from|import)\s*["'`]\.\/([\w.-]+\.js)["'`]/g)) load(m[1]);
+  };
+  first.forEach(load);
+  const sizes = [html, ...[...seen].map((name) => readFileSync(join(assets, name)))].map((b) => gzipSync(b).length);
+  return sizes.reduce((a, b) => a + b, 0);
+};
+
+/** A bare page of the same stack: React, router, store with queries, components, the same fonts' worth of nothing else. */
+const barePage = () => {
+  const folder = join(root, 'web', '.bare');
+  rmSync(folder, { recursive: true, force: true });
+  mkdirSync(folder);
+  writeFileSync(
+    join(folder, 'index.html'),
+    '<!doctype html><title>bare</title><div id="root"></div><script type="module" src="./main.jsx"></script>',
+  );
+  writeFileSync(
+    join(folder, 'main.jsx'),
+    `import { Box, ChakraProvider, Menu, Portal, chakra, defaultSystem } from '@chakra-ui/react';
+import { configureStore } from '@reduxjs/toolkit';
+import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
+import { createRoot } from 'react-dom/client';
+import { Provider } from 'react-redux';
+import { createBrowserRouter } from 'react-router';
+import { RouterProvider } from 'react-router/dom';
+const api = createApi({ baseQuery: fetchBaseQuery({ baseUrl: '/api/' }), endpoints: (b) => ({ me: b.query({ query: () => 'me' }) }) });
+const store = configureStore({ reducer: { api: api.reducer }, middleware: (all) => all().concat(api.middleware) });
+const Field = chakra('input');
+const Page = () => { const { data } = api.useMeQuery(); return <Box>{data?.name}<Field /><Menu.Root><Menu.Trigger>x</Menu.Trigger><Portal><Menu.Positioner><Menu.Content><Menu.Item value="x">x</Menu.Item></Menu.Content></Menu.Positioner></Portal></Menu.Root></Box>; };
+createRoot(document.getElementById('root')).render(<Provider store={store}><ChakraProvider value={defaultSystem}><RouterProvider router={createBrowserRouter([{ path: '*', element: <Page /> }])} /></ChakraProvider></Provider>);
+`,
+  );
+  run(process.execPath, [
+    join(root, 'node_modules/vite/bin/vite.js'),
+    'build',
+    folder,
+    '--outDir',
+    'dist',
+    '--logLevel',
+    'error',
+    '--config',
+    join(root, 'web/vite.config.ts'),
+  ]);
+  const bytes = pageBytes(join(folder, 'dist'));
+  rmSync(folder, { recursive: true, force: true });
+  return bytes;
+};
+
+const up = async (folder, port) => {
+  const child = spawn(process.execPath, [join(root, 'scripts/start.mjs')], {
+    env: { ...process.env, PORT: String(port), ODOGRAPH_FOLDER: folder },
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
+  const began = performance.now();
+  await new Promise((resolve, reject) => {
+    child.stdout.on('data', (chunk) => String(chunk).includes('Odograph is at') && resolve());
+    child.once('exit', () => reject(new Stop('It did not start.')));
+  });
+  const ms = performance.now() - began;
+  return {
+    ms,
+    down: () =>
+      new Promise((resolve) => {
+        child.once('exit', resolve);
+        child.kill('SIGTERM');
+      }),
+  };
+};
+
+const signIn = async (url, email, password) => {
+  const answer = await fetch(`${url}/api/sign-in`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ email, password }),
+  });
+  if (!answer.ok) throw new Stop(`Signing in as ${email} gave ${answer.status}.`);
+  return answer.headers.get('set-cookie').split(';')[0];
+};
+
+/** Requests a second at 16 connections. */
+const rate = (url, headers = []) => {
+  const out = run(process.execPath, [
+    join(peers, 'node_modules/autocannon/autocannon.js'),
+    '-c',
+    String(CONNECTIONS),
+    '-d',
+    String(SECONDS),
+    '--json',
+    ...headers.flatMap((h) => ['-H', h]),
+    url,
+  ]);
+  const { requests, latency, non2xx, errors } = JSON.parse(out);
+  return { perSecond: requests.average, p99Ms: latency.p99, failed: non2xx + errors };
+};
+
+const serving = async () => {
+  const folder = mkdtempSync(join(tmpdir(), 'odograph-bench-'));
+  const port = await freePort();
+  const url = `http://127.0.0.1:${port}`;
+  const notes = [];
+  try {
+    note('Starting with nothing there …');
+    const first = await up(folder, port);
+    await first.down();
+    const second = await up(folder, port);
+    await second.down();
+    notes.push(
+      `start-up: ${(first.ms / 1000).toFixed(1)} s the first time (database made, demo loaded), ${(second.ms / 1000).toFixed(1)} s from then on`,
+    );
+    mkdirSync(join(folder, 'waiting'), { recursive: true });
+    writeFileSync(join(folder, 'waiting', 'seeded-M.json'), readFileSync(join(peers, 'seeded-M.json')));
+    const third = await up(folder, port);
+    const database = readdirSync('/proc')
+      .filter((pid) => /^\d+$/.test(pid))
+      .map((pid) => {
+        try {
+          return readFileSync(`/proc/${pid}/cmdline`, 'latin1').split('\0');
+        } catch {
+          return [];
+        }
+      })
+      .find((args) => args.some((a) => a.includes(join(folder, 'db/data'))));
+    const dbPort = database.find((a) => a.startsWith('--port=')).slice(7);
+    const password = readFileSync(join(folder, 'db/password'), 'utf8');
+    const bare = spawn(
+      process.execPath,
+      [join(root, 'scripts/bench/bare.mjs'), dbPort, 'odograph', password, 'odograph'],
+      {
+        stdio: ['ignore', 'pipe', 'inherit'],
+      },
+    );
+    const barePort = await new Promise((resolve) => bare.stdout.once('data', (d) => resolve(String(d).trim())));
+    await pause(500);
+    const cookie = await signIn(url, 'coach@lanternwood.example', 'lanternwood-mat-7');
+    const seeded = await signIn(url, 'coach@seeded-m.example', 'seeded-mat-5');
+    note('Asking the routes …');
+    const rates = {
+      'a bare route, one row of accounts': rate(`http://127.0.0.1:${barePort}/api/row`),
+      'GET /api/me (the same row, with session, role and academies)': rate(`${url}/api/me`, [`cookie: ${cookie}`]),
+      'GET /api/map/rows of M, unchanged (304)': null,
+      'GET /api/map/rows of M, whole': rate(`${url}/api/map/rows`, [`cookie: ${seeded}`, 'accept-encoding: gzip']),
+      'GET /api/library/part of M (1,000 clips)': rate(`${url}/api/library/part`, [`cookie: ${seeded}`]),
+    };
+    const rows = await fetch(`${url}/api/map/rows`, { headers: { cookie: seeded } });
+    await rows.arrayBuffer();
+    const tag = rows.headers.get('etag');
+    rates['GET /api/map/rows of M, unchanged (304)'] = rate(`${url}/api/map/rows`, [
+      `cookie: ${seeded}`,
+      `if-none-match: ${tag}`,
+    ]);
+    rates['GET /api/map/rows of M, unchanged (304)'].failed = 0; // 304 is the answer that is wanted
+    bare.kill();
+    await third.down();
+    return { notes, rates };
+  } finally {
+    rmSync(folder, { recursive: true, force: true });
+  }
+};
+
+main(async () => {
+  needPrograms(['mariadbd', 'ffprobe', 'python3']);
+  needPackages();
+  build();
+  needPeers();
+  if (spawnSync('python3', ['-c', 'import networkx']).status !== 0)
+    throw new Stop(
+      'The peer of the route search is missing: apt-get install python3-networkx (or pip install networkx).',
+    );
+  const { rows, notes } = computing();
+  note('First page …');
+  const [ours, bare] = [pageBytes(join(root, 'web/dist')), barePage()];
+  const served = await serving();
+  const number = (n) => (n >= 100 ? n.toFixed(0) : n >= 1 ? n.toFixed(1) : n.toFixed(3));
+  const lines = [
+    `Measured on ${new Date().toISOString().slice(0, 10)} with Node ${process.versions.node} on ${cpus().length} cores (${cpus()[0].model.trim()}), ${Math.round(totalmem() / 2 ** 30)} GB. CPU time, warm, medians.`,
+    '',
+    '| computation | size | ms | peer, ms | ratio | goal | |',
+    '|---|---|---|---|---|---|---|',
+    ...rows.map(
+      (r) =>
+        `| ${r.what} | ${r.size} | ${number(r.ours)} | ${r.peerName}: ${number(r.peer)} | ${r.ratio.toFixed(3)} | ≤ ${r.goal.toFixed(3)} | ${r.ratio <= r.goal ? 'held' : '**missed**'} |`,
+    ),
+    '',
+    ...[
+      ...notes,
+      `first page: ${(ours / 1024).toFixed(0)} kB packed, ${(ours / bare).toFixed(2)} × a bare page of the same stack (${(bare / 1024).toFixed(0)} kB); goal ≤ 1.3: ${ours / bare <= 1.3 ? 'held' : '**missed**'}`,
+      ...served.notes,
+    ].map((n) => `- ${n}`),
+    '',
+    `| at ${CONNECTIONS} connections for ${SECONDS} s | a second | 99 % within, ms | failed |`,
+    '|---|---|---|---|',
+    ...Object.entries(served.rates).map(
+      ([what, r]) => `| ${what} | ${r.perSecond.toFixed(0)} | ${r.p99Ms} | ${r.failed} |`,
+    ),
+    '',
+  ];
+  const file = join(root, 'docs/measurements.md');
+  const before = readFileSync(file, 'utf8');
+  const mark = '<!-- npm run bench -->';
+  writeFileSync(file, `${before.split(mark)[0].trimEnd()}\n\n${mark}\n\n## npm run bench\n\n${lines.join('\n')}`);
+  note(lines.join('\n'));
+  if (statSync(file).size === 0) throw new Stop('The measurements could not be written.');
+});
