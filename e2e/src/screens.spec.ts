@@ -213,3 +213,31 @@ test('when clips are narrowed by more than the sentence starts with, each part s
   await page.getByRole('button', { name: 'Show all' }).click();
   await expect(page.getByTestId('clips-shown')).toHaveText('16');
 });
+
+test('when the map counts one setting or one athlete, its figures should follow, and the table say the same', async ({
+  page,
+  running,
+}) => {
+  await signIn(page, running.url);
+  await page.goto(`${running.url}/map`);
+  const totals = page.getByTestId('map-totals');
+  await expect(totals).toContainText('16 attempts');
+  await page.getByRole('combobox', { name: 'Setting' }).selectOption('training');
+  await expect(totals).toContainText('8 attempts');
+  await page.getByRole('combobox', { name: 'Clothing' }).selectOption('no-gi');
+  await expect(page.getByText('Nothing is counted in this view')).toBeVisible();
+  await page.getByRole('button', { name: 'Count everything' }).click();
+  await expect(totals).toContainText('16 attempts');
+  await page.getByRole('combobox', { name: 'Whose game' }).selectOption({ label: 'Odile Sabrecourt' });
+  await expect(totals).toContainText('8 attempts');
+  await page.getByText('table', { exact: true }).click();
+  const rows = page.getByTestId('map-table').locator('tbody tr');
+  await expect(rows.filter({ hasText: 'them: ' }).first()).toBeVisible();
+  const own = await rows.filter({ hasNotText: 'them: ' }).count();
+  const their = await rows.filter({ hasText: 'them: ' }).count();
+  expect(own + their).toBe(8);
+  await rows.filter({ hasText: 'them: ' }).first().getByRole('button').first().click();
+  await expect(page.getByRole('complementary')).toBeVisible();
+  await page.getByRole('button', { name: 'Whole map' }).click();
+  await expect(rows).toHaveCount(8);
+});

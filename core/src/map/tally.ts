@@ -13,16 +13,14 @@ type Open = {
   shown: number;
   readonly rows: Set<number>;
 };
-/** What a row adds: to the totals only, or to a line as one of three sorts. */
-type Part =
-  | { readonly total: 'drafts' | 'unplaced' }
-  | {
-      readonly total: 'attempts' | 'picked' | 'shown';
-      readonly key: number;
-      readonly setting: 'competition' | 'training';
-      readonly success: boolean;
-      readonly partial: boolean;
-    };
+/** What a row adds, in one number: to which total (1–5, 0 = nothing), and for those on a line its setting (8), success (16) and partial (32). */
+const TOTALS = ['drafts', 'unplaced', 'attempts', 'picked', 'shown'] as const;
+type Total = (typeof TOTALS)[number];
+const code = (total: Total): number => TOTALS.indexOf(total) + 1;
+const [DRAFTS, UNPLACED, ATTEMPTS, PICKED, SHOWN] = TOTALS.map(code) as [number, number, number, number, number];
+const COMPETITION = 8;
+const SUCCESS = 16;
+const PARTIAL = 32;
 
 /** Line keys as one number: other side (1 bit), from (16), action (16), bait (1), to (16): 50 bits, exact in a double. */
 const TO = 2 ** 16;
@@ -36,11 +34,12 @@ const emptyAcc = (): Acc => ({ count: 0, successes: 0, partial: 0 });
 const plain = ({ count, successes, partial }: Acc): Counts => ({ count, successes, partial });
 
 /** How telling an attempt is for its line, least first: rated successes, other rated, picked, shown. */
-const weightOf = (part: Part, success: boolean): number =>
-  part.total === 'shown' ? 4 : (part.total === 'picked' ? 2 : 0) + (success ? 0 : 1);
+const weightOf = (part: number): number =>
+  (part & 7) === SHOWN ? 4 : ((part & 7) === PICKED ? 2 : 0) + (part & SUCCESS ? 0 : 1);
 
-const gripSet = (text: string | undefined): GripSet =>
-  new Map(text === undefined ? [] : text.split('|').map((hold) => hold.split('=') as [string, string]));
+const NO_GRIPS: GripSet = new Map();
+const readGrips = (text: string): GripSet =>
+  new Map(text.split('|').map((hold) => hold.split('=') as [string, string]));
 
 /**
  * Counts lines and groups over a table of rows in a view, and keeps the counts as rows change: what a row added is remembered, so a changed row costs
@@ -50,8 +49,11 @@ const gripSet = (text: string | undefined): GripSet =>
 export class Tally {
   private readonly lines = new Map<number, Open>();
   private readonly groups = new Map<number, number>();
-  private readonly parts: (Part | undefined)[] = [];
+  /** What each row added, and to which line. */
+  private parts = new Uint8Array(64);
+  private keys = new Float64Array(64);
   private readonly totals = { attempts: 0, shown: 0, picked: 0, unplaced: 0, drafts: 0 };
+  private readonly gripSets: GripSet[] = [];
   private whose: (row: number) => Whose;
 
   constructor(
@@ -71,75 +73,91 @@ export class Tally {
     }
   }
 
-  private partOf(row: number): Part | undefined {
+  /** What a row adds; the key of its line is left in `keys`. */
+  private partOf(row: number): number {
     const { table } = this;
     const flags = table.column('flags')[row]!;
     const kind = kindOf(flags);
-    if (kind === 'gone' || kind === 'left out') return undefined;
+    if (kind === 'gone' || kind === 'left out') return 0;
     const whose = this.whose(row);
-    if (whose === 'neither') return undefined;
-    if (kind === 'draft') return { total: 'drafts' };
-    if (kind === 'unplaced') return { total: 'unplaced' };
-    if (isHeld(flags)) return undefined;
+    if (whose === 'neither') return 0;
+    if (kind === 'draft') return DRAFTS;
+    if (kind === 'unplaced') return UNPLACED;
+    if (isHeld(flags)) return 0;
     const footage = table.footage[table.column('footage')[row]!]!;
     const [from, to] = [table.column('from')[row]!, table.column('to')[row]!];
     const isTheirs = whose === 'their';
-    const key =
+    this.keys[row] =
       (isTheirs ? THEIR : 0) +
       (isTheirs ? table.flip(from) : from) * FROM +
       table.column('action')[row]! * ACTION +
       (isBait(flags) ? BAIT : 0) +
       (isTheirs ? table.flip(to) : to);
     const result = resultOf(flags);
-    return {
-      total:
-        kind === 'shown' ? 'shown' : footage.logged === 'throughout' || this.view.includePicked ? 'attempts' : 'picked',
-      key,
-      setting: footage.setting === 'competition' ? 'competition' : 'training',
-      success: result === 'success',
-      partial: result === 'partial',
-    };
+    const isRated = footage.logged === 'throughout' || this.view.includePicked;
+    return (
+      (kind === 'shown' ? SHOWN : isRated ? ATTEMPTS : PICKED) |
+      (footage.setting === 'competition' ? COMPETITION : 0) |
+      (result === 'success' ? SUCCESS : 0) |
+      (result === 'partial' ? PARTIAL : 0)
+    );
   }
 
   private put(row: number): void {
+    if (row >= this.parts.length) this.grow(row);
     const part = this.partOf(row);
     this.parts[row] = part;
     if (part) this.add(part, row, 1);
   }
 
   private take(row: number): void {
-    const part = this.parts[row];
+    const part = this.parts[row] ?? 0;
     if (part) this.add(part, row, -1);
-    this.parts[row] = undefined;
+    this.parts[row] = 0;
   }
 
-  private add(part: Part, row: number, by: 1 | -1): void {
-    this.totals[part.total] += by;
-    if (!('key' in part)) return;
-    let line = this.lines.get(part.key);
+  private grow(row: number): void {
+    const length = Math.max(row + 1, this.parts.length * 2);
+    const [parts, keys] = [new Uint8Array(length), new Float64Array(length)];
+    parts.set(this.parts);
+    keys.set(this.keys);
+    [this.parts, this.keys] = [parts, keys];
+  }
+
+  private add(part: number, row: number, by: 1 | -1): void {
+    const total = TOTALS[(part & 7) - 1]!;
+    this.totals[total] += by;
+    if (total === 'drafts' || total === 'unplaced') return;
+    const key = this.keys[row]!;
+    let line = this.lines.get(key);
     if (!line) {
-      line = { key: part.key, competition: emptyAcc(), training: emptyAcc(), picked: 0, shown: 0, rows: new Set() };
-      this.lines.set(part.key, line);
+      line = { key, competition: emptyAcc(), training: emptyAcc(), picked: 0, shown: 0, rows: new Set() };
+      this.lines.set(key, line);
     }
     if (by > 0) line.rows.add(row);
     else line.rows.delete(row);
-    if (line.rows.size === 0) this.lines.delete(part.key);
-    if (part.total !== 'attempts') {
-      line[part.total] += by;
+    if (line.rows.size === 0) this.lines.delete(key);
+    if (total !== 'attempts') {
+      line[total] += by;
       return;
     }
-    const group = groupOf(part.key);
+    const group = groupOf(key);
     this.groups.set(group, (this.groups.get(group) ?? 0) + by);
-    const acc = line[part.setting];
+    const acc = part & COMPETITION ? line.competition : line.training;
     acc.count += by;
-    if (part.success) acc.successes += by;
-    if (part.partial) acc.partial += by;
+    if (part & SUCCESS) acc.successes += by;
+    if (part & PARTIAL) acc.partial += by;
   }
 
   /** Lines sorted by id, with the totals. */
   book(): LineBook {
     const lines = [...this.lines.values()].map((line) => this.lineOf(line)).sort((a, b) => (a.id < b.id ? -1 : 1));
     return { lines, ...this.totals };
+  }
+
+  /** Holds by number, each set read once. */
+  private gripSet(number: number): GripSet {
+    return number === NONE ? NO_GRIPS : (this.gripSets[number] ??= readGrips(this.table.grips.texts[number]!));
   }
 
   private lineOf(open: Open): Line {
@@ -153,14 +171,11 @@ export class Tally {
     const bait = Math.floor(rest / BAIT) % 2 === 1;
     const attempts = this.groups.get(groupOf(key)) ?? 0;
     const successes = open.competition.successes + open.training.successes;
-    const seen = [...open.rows]
-      .map((row) => {
-        const part = this.parts[row] as Extract<Part, { key: number }>;
-        return { row, weight: weightOf(part, part.success), id: table.ids[row]! };
-      })
-      .sort((x, y) => x.weight - y.weight || (x.id < y.id ? -1 : 1));
+    const seen = [...open.rows];
+    const weight = (row: number): number => weightOf(this.parts[row]!);
+    if (seen.length > 1) seen.sort((x, y) => weight(x) - weight(y) || (table.ids[x]! < table.ids[y]! ? -1 : 1));
     const [commitGrips, endGrips] = [table.column('commitGrips'), table.column('endGrips')];
-    const telling = (seen.find((s) => commitGrips[s.row] !== NONE) ?? seen[0]!).row;
+    const telling = seen.find((row) => commitGrips[row] !== NONE) ?? seen[0]!;
     return {
       id: `${side === 'their' ? 'their: ' : ''}${from} ${action}${bait ? ' (bait)' : ''} ${to}`,
       side,
@@ -177,9 +192,9 @@ export class Tally {
       training: plain(open.training),
       picked: open.picked,
       shown: open.shown,
-      attemptIds: seen.map((s) => s.id),
-      gripsAtCommit: gripSet(table.grips.texts[commitGrips[telling]!]),
-      gripsAtEnd: gripSet(table.grips.texts[endGrips[telling]!]),
+      attemptIds: seen.map((row) => table.ids[row]!),
+      gripsAtCommit: this.gripSet(commitGrips[telling]!),
+      gripsAtEnd: this.gripSet(endGrips[telling]!),
     };
   }
 }

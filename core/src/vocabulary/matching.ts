@@ -48,7 +48,10 @@ const slipsAllowed = (typed: string): number => (typed.length >= 8 ? 2 : typed.l
 const fit = (typed: string, word: string): number => {
   if (typed === word) return 1;
   if (word.startsWith(typed)) return 0.82 + 0.1 * (typed.length / word.length);
-  const slips = slipsToPrefix(typed, word, slipsAllowed(typed));
+  const allowed = slipsAllowed(typed);
+  // a word shorter than what was typed by more than the slips cannot hold it
+  if (allowed === 0 || typed.length - word.length > allowed) return 0;
+  const slips = slipsToPrefix(typed, word, allowed);
   if (!Number.isFinite(slips)) return 0;
   return 0.6 - 0.15 * slips + 0.05 * Math.min(1, typed.length / word.length);
 };
@@ -56,8 +59,7 @@ const fit = (typed: string, word: string): number => {
 /** A text that is typed whole stands before anything that only the context favours. */
 const WHOLE = 0.5;
 
-const scoreText = (typed: readonly string[], text: string): number => {
-  const words = tokens(text);
+const scoreText = (typed: readonly string[], words: readonly string[]): number => {
   const free = new Set(words.keys());
   let sum = 0,
     whole = 0;
@@ -80,10 +82,19 @@ const scoreText = (typed: readonly string[], text: string): number => {
   return sum / typed.length + 0.2 * (typed.length / words.length) + (isWhole ? WHOLE : 0);
 };
 
-const initials = (text: string): string =>
-  tokens(text)
-    .map((t) => t[0])
-    .join('');
+/** The texts of a choice taken apart, once for as long as the choice is there. */
+type Prepared = { readonly words: readonly string[]; readonly initials: string };
+const known = new WeakMap<readonly string[], readonly Prepared[]>();
+const prepared = (texts: readonly string[]): readonly Prepared[] => {
+  const before = known.get(texts);
+  if (before) return before;
+  const made = texts.map((text) => {
+    const words = tokens(text);
+    return { words, initials: words.map((w) => w[0]).join('') };
+  });
+  known.set(texts, made);
+  return made;
+};
 
 /**
  * What a typed text may mean, best first; ties keep the order given. Every typed token has to fit a token of one way of saying it, whole, begun or
@@ -95,12 +106,12 @@ export const matchWords = <T>(typed: string, choices: readonly Sayable<T>[]): re
     if (!wanted.length) return [{ value: choice.value, text: choice.texts[0] ?? '', score: choice.bonus ?? 0 }];
     let best = 0,
       bestText = '';
-    choice.texts.forEach((text, i) => {
-      let score = scoreText(wanted, text) * (i === 0 ? 1 : 0.97);
-      if (wanted.length === 1 && wanted[0]!.length >= 2 && initials(text) === wanted[0]) score = Math.max(score, 0.95);
+    prepared(choice.texts).forEach(({ words, initials }, i) => {
+      let score = scoreText(wanted, words) * (i === 0 ? 1 : 0.97);
+      if (wanted.length === 1 && wanted[0]!.length >= 2 && initials === wanted[0]) score = Math.max(score, 0.95);
       if (score > best) {
         best = score;
-        bestText = text;
+        bestText = choice.texts[i]!;
       }
     });
     return best > 0 ? [{ value: choice.value, text: bestText, score: best + (choice.bonus ?? 0) }] : [];

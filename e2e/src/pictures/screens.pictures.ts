@@ -1,5 +1,5 @@
 import { join } from 'node:path';
-import { openBench, settled, signIn, test, type Page } from '../support/test.js';
+import { openBench, saved, settled, signIn, test, type Page } from '../support/test.js';
 
 const FOLDER = join(import.meta.dirname, '../../../docs/screenshots');
 
@@ -52,4 +52,19 @@ test('pictures of each screen', async ({ page, running }) => {
     () => Number(document.querySelector('[data-testid=picture]')?.getAttribute('data-frame')) > 440,
   );
   await take(page, 'route-played');
+
+  await page.goto(`${running.url}/routes?from=clinch/even&to=any`);
+  await page.getByRole('button', { name: 'Keep it' }).first().click();
+  await page.getByLabel('What it is called').fill('From the clinch to the armlock');
+  await page.keyboard.press('Enter');
+  await page.getByLabel('Cue').first().fill('Head outside, then drive');
+  await page.getByLabel('Cue').first().blur();
+  await saved(page).waitFor();
+  await take(page, 'route-kept');
+  await page.goto(`${running.url}/academy/people`);
+  await page.locator('[data-member]').first().waitFor();
+  await take(page, 'people');
+  await page.goto(`${running.url}/academy/words`);
+  await page.getByRole('button', { name: 'Change the position back', exact: true }).click();
+  await take(page, 'words');
 });
