@@ -31,7 +31,7 @@ export type SizeName = keyof typeof SIZES;
 /** A media file that footage lies on: real presentation times are needed for edges that can be shown. */
 export type SeededFile = { readonly file: MediaFile; readonly ticks: readonly number[] };
 
-const FIRST_NAMES = ['Ada', 'Bero', 'Cale', 'Dara', 'Emre', 'Fenna', 'Gil', 'Hale', 'Iva', 'Joss', 'Kerr', 'Lio'];
+const FIRST_NAMES = ['Ada', 'Bero', 'Cale', 'Dovi', 'Emre', 'Fenna', 'Gil', 'Hale', 'Iva', 'Joss', 'Kerr', 'Lio'];
 const LAST_NAMES = ['Ashgrove', 'Brindle', 'Copperway', 'Dunmarsh', 'Elmsley', 'Fairwold', 'Greyfen', 'Hollowell'];
 const CLIPS_A_PIECE = 25;
 const START_MS = Date.UTC(2029, 0, 1);
