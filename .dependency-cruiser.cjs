@@ -12,10 +12,14 @@ module.exports = {
     },
     {
       name: 'core-is-pure',
-      comment: 'no platform, no interface, no database: only Joi in the contract, and a reader of separated text in the formats',
+      comment:
+        'no platform, no interface, no database: only Joi in the contract, and a reader of separated text in the formats',
       severity: 'error',
       from: { path: path('core'), pathNot: '\\.test\\.ts$' },
-      to: { dependencyTypes: ['core', 'npm', 'npm-dev', 'npm-no-pkg', 'npm-unknown'], pathNot: 'node_modules/(joi|papaparse|@types/papaparse)/' },
+      to: {
+        dependencyTypes: ['core', 'npm', 'npm-dev', 'npm-no-pkg', 'npm-unknown'],
+        pathNot: 'node_modules/(joi|papaparse|@types/papaparse)/',
+      },
     },
     {
       name: 'joi-only-in-the-contract',

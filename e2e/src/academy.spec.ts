@@ -3,12 +3,17 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { COACH, expect, openBench, saved, settled, signIn, test, type Page } from './support/test.js';
 
+// these change people, words and clips for good: not in the product that other files look at
+test.use({ product: 'academy' });
+
 const ROOT = join(import.meta.dirname, '../..');
 const PASSWORD = 'a long enough secret';
 
 const say = async (page: Page, part: string, text: string): Promise<void> => {
   await page.getByRole('combobox', { name: part }).focus();
   await page.keyboard.type(text);
+  // what may be meant is there once the words, and on the routes the map, are
+  await expect(page.getByRole('option').first()).toBeVisible();
   await page.keyboard.press('Enter');
 };
 

@@ -30,9 +30,12 @@ const watch = (page: Page): { readonly outside: string[]; readonly faults: strin
 };
 
 /** A running product for all tests of a file, and a page that fails on any request that leaves loopback and on any error in the console. */
-export const test = base.extend<{ page: Page }, { running: Running }>({
+export const test = base.extend<{ page: Page }, { product: string; running: Running }>({
+  /** Files that name another product get one of their own. */
+  product: ['shared', { option: true, scope: 'worker' }],
   running: [
-    async ({}, use) => {
+    async ({ product }, use) => {
+      void product;
       const running = await Running.start();
       await use(running);
       base.expect(running.crashes(), 'faults in the log of the server').toEqual([]);

@@ -1,6 +1,6 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { Invitation, Member, MemberRole } from '@odograph/core/contract';
-import { Op, Sequelize, type Transaction } from 'sequelize';
+import { Op, Sequelize, UniqueConstraintError, type Transaction } from 'sequelize';
 import { hashToken } from '../accounts/tokens.js';
 import type { AcademyId } from '../database/academyId.js';
 import type { Models } from '../database/models.js';
@@ -69,13 +69,17 @@ export class PeopleRepository {
     createdAt: Date,
     expiresAt: Date,
   ): Promise<boolean> {
-    if (await this.models.invitation.findOne({ where: { academyId, id: invitation.id } })) return false;
+    const tokenHash = hashToken(token);
+    try {
+      await this.models.invitation.create({ ...invitation, academyId, tokenHash, createdAt, expiresAt, spentAt: null });
+    } catch (error) {
+      if (error instanceof UniqueConstraintError) return false;
+      throw error;
+    }
     await this.models.invitation.update(
       { spentAt: createdAt },
-      { where: { academyId, email: invitation.email, spentAt: null } },
+      { where: { academyId, email: invitation.email, spentAt: null, id: { [Op.ne]: invitation.id } } },
     );
-    const tokenHash = hashToken(token);
-    await this.models.invitation.create({ ...invitation, academyId, tokenHash, createdAt, expiresAt, spentAt: null });
     return true;
   }
 
