@@ -60,6 +60,17 @@ const computing = () => {
   );
 };
 
+/** The exported map as networkx reads it, held against the analysis. */
+const exported = () =>
+  ['S', 'M'].map((size) => {
+    const out = join(peers, `analysis-${size}`);
+    const library = join(peers, `seeded-${size}.json`);
+    run(process.execPath, [join(root, 'scripts/analyse.mjs'), '--library', library, '--out', out]);
+    const files = [join(out, 'map.graphml'), join(out, 'analysis.json')];
+    const read = JSON.parse(run('python3', [join(root, 'scripts/bench/graphml.py'), ...files]));
+    return `GraphML of ${size} read by networkx: ${read.places} places, ${read.lines} lines, ${read.same ? 'the same numbers as' : 'OTHER NUMBERS THAN'} npm run analyse`;
+  });
+
 /** Bytes, packed by gzip, of everything that the first page loads: the page, and the modules and styles that it names or imports at once. */
 const pageBytes = (dist) => {
   const html = readFileSync(join(dist, 'index.html'), 'utf8');
@@ -249,6 +260,7 @@ main(async () => {
       'The peer of the route search is missing: apt-get install python3-networkx (or pip install networkx).',
     );
   const { rows, notes } = computing();
+  notes.push(...exported());
   note('First page …');
   const [ours, bare] = [pageBytes(join(root, 'web/dist')), barePage()];
   const served = await serving();
