@@ -128,7 +128,7 @@ test('when something that is no video is dropped, a sentence should say so, and 
   });
   await page.locator('main').locator('> *').first().dispatchEvent('drop', { dataTransfer: data });
   await expect(page.getByTestId('taking-in')).toContainText('This is not an MP4 or WebM video');
-  await page.getByRole('button', { name: 'Put it on the shelf' }).isDisabled();
+  await expect(page.getByRole('button', { name: 'Put it on the shelf' })).toBeDisabled();
   await page.getByRole('button', { name: 'Cancel' }).click();
   await expect(page.getByRole('link', { name: /^Break down / })).toHaveCount(2);
 });

@@ -28,7 +28,7 @@ import {
   resultChoices,
 } from '../phrase/index.js';
 import { frameOfText, timecode, type TimeTable } from '../timecode/index.js';
-import { tokens, type Sayable, type Words } from '../vocabulary/index.js';
+import { asCompared, type Sayable, type Words } from '../vocabulary/index.js';
 import { writeCsv, type Table } from './csv.js';
 
 /** The columns of a list of clips: what each is called, and what it may be called in other people's lists. */
@@ -57,15 +57,13 @@ export const NEEDED_COLUMNS: readonly ClipColumn[] = ['footage', 'in', 'out'];
 /** Which column of a table holds what: the index of the column, by what it holds. */
 export type Mapping = Readonly<Partial<Record<ClipColumn, number>>>;
 
-const same = (text: string): string => tokens(text).join(' ');
-
 /** The mapping that the names in the head suggest. */
 export const guessMapping = (head: readonly string[]): Mapping => {
   const taken = new Set<number>();
   return Object.fromEntries(
     COLUMNS.flatMap((column) => {
       const at = CLIP_COLUMNS[column]
-        .map((name) => head.findIndex((cell, i) => !taken.has(i) && same(cell) === same(name)))
+        .map((name) => head.findIndex((cell, i) => !taken.has(i) && asCompared(cell) === asCompared(name)))
         .find((i) => i >= 0);
       if (at === undefined) return [];
       taken.add(at);
@@ -162,8 +160,8 @@ type Finder<T> = (text: string) => T | undefined;
 const finder = <T>(choices: readonly Sayable<T>[]): Finder<T> => {
   const byText = new Map<string, T>();
   for (const { value, texts } of choices)
-    for (const text of texts) if (!byText.has(same(text))) byText.set(same(text), value);
-  return (text) => byText.get(same(text));
+    for (const text of texts) if (!byText.has(asCompared(text))) byText.set(asCompared(text), value);
+  return (text) => byText.get(asCompared(text));
 };
 
 const YES = new Set(['yes', 'y', 'x', '1', 'true', 'bait']);

@@ -1,7 +1,7 @@
 export { toGraphml } from './graphml.js';
 export { harmless, readCsv, writeCsv, type Table } from './csv.js';
 export { WORDS_HEAD, readAliases, wordsCsv, type AliasLine } from './wordsCsv.js';
-export { clipOfStep, routeVtt } from './webvtt.js';
+export { routeVtt } from './webvtt.js';
 export {
   CLIP_COLUMNS,
   NEEDED_COLUMNS,

@@ -1,7 +1,8 @@
 import { cautionsOf } from '../vocabulary/index.js';
-import { placeName, readPlace, type Clip, type KeptRoute, type RouteStep } from '../attempts/index.js';
+import { placeName, readPlace, type KeptRoute } from '../attempts/index.js';
 import { loggedOf, wordsOf, type Library } from '../library/index.js';
 import { buildLines } from '../map/index.js';
+import { clipOfStep, lineOfStep } from '../routes/index.js';
 
 /** How long a step is shown for which there is no clip, in seconds. */
 const WITHOUT_CLIP_S = 5;
@@ -21,34 +22,17 @@ const plain = (text: string): string =>
     .replace(/\s*\n\s*/g, '\n')
     .trim();
 
-/** The clip that shows a step: the one chosen, or the first clip of the most telling attempt of its line. */
-export const clipOfStep = (
-  step: RouteStep,
-  clips: readonly Clip[],
-  attemptsOfLine: (step: RouteStep) => readonly string[],
-): Clip | undefined => {
-  const chosen = step.clipId === null ? undefined : clips.find((c) => c.id === step.clipId);
-  if (chosen) return chosen;
-  for (const attempt of attemptsOfLine(step)) {
-    const clip = clips.find((c) => c.attemptId === attempt);
-    if (clip) return clip;
-  }
-  return undefined;
-};
-
 /**
  * A kept route as WebVTT (W3C WebVTT 1): its clips play one after the other from zero, and each step is one cue, with what it is, what is said to
  * it, and its caution.
  */
 export const routeVtt = (route: KeptRoute, library: Library): string => {
   const words = wordsOf(library);
-  const { lines } = buildLines(loggedOf(library), words);
-  const attemptsOfLine = (step: RouteStep): readonly string[] =>
-    lines.find((l) => !l.bait && l.from === step.from && l.action === step.action && l.to === step.to)?.attemptIds ??
-    [];
+  const lines = new Map(buildLines(loggedOf(library), words).lines.map((l) => [l.id, l]));
   let at = 0;
   const cues = route.steps.map((step, i) => {
-    const clip = clipOfStep(step, library.clips, attemptsOfLine);
+    const attempts = lines.get(lineOfStep(step))?.attemptIds ?? [];
+    const clip = clipOfStep(step.clipId, attempts, library.clips);
     const file = library.files.find((f) => f.id === library.angles.find((a) => a.id === clip?.angleId)?.fileId);
     const lengthS =
       clip && file ? ((clip.out.pts - clip.in.pts) * file.timeBaseNum) / file.timeBaseDen : WITHOUT_CLIP_S;

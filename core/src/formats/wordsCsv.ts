@@ -1,4 +1,4 @@
-import { tokens, type Word, type WordKind, type Words } from '../vocabulary/index.js';
+import { asCompared, type Word, type WordKind, type Words } from '../vocabulary/index.js';
 import { WORD_KINDS } from '../vocabulary/index.js';
 import { readCsv, writeCsv } from './csv.js';
 
@@ -32,7 +32,6 @@ export type AliasLine =
       readonly said: string;
     };
 
-const same = (text: string): string => tokens(text).join(' ');
 const LONGEST = 120;
 
 /** Reads a list of `kind, name, alias` and says of each line what it would do. Names are found by name or alias, whole. */
@@ -44,9 +43,9 @@ export const readAliases = (text: string, words: Words): readonly AliasLine[] | 
   const meanings = new Map<string, Word[]>();
   for (const word of words.all)
     for (const name of [word.name, ...word.aliases]) {
-      const id = `${word.kind} ${same(name)}`;
+      const id = `${word.kind} ${asCompared(name)}`;
       if (!byName.has(id)) byName.set(id, word);
-      meanings.set(same(name), [...(meanings.get(same(name)) ?? []), word]);
+      meanings.set(asCompared(name), [...(meanings.get(asCompared(name)) ?? []), word]);
     }
   const seen = new Set<string>();
   const unreadable = new Set(table.faults.map((f) => f.line));
@@ -55,16 +54,18 @@ export const readAliases = (text: string, words: Words): readonly AliasLine[] | 
     const said = [kind, name, alias].join(', ');
     if (unreadable.has(line)) return { line, does: 'nothing', why: 'unreadable', said };
     if (!WORD_KINDS.some((k) => k === kind.toLowerCase())) return { line, does: 'nothing', why: 'kind', said };
-    const word = byName.get(`${kind.toLowerCase()} ${same(name)}`);
+    const word = byName.get(`${kind.toLowerCase()} ${asCompared(name)}`);
     if (!word) return { line, does: 'nothing', why: 'name', said };
-    if (same(alias) === '') return { line, does: 'nothing', why: 'no alias', said };
+    if (asCompared(alias) === '') return { line, does: 'nothing', why: 'no alias', said };
     if (alias.length > LONGEST) return { line, does: 'nothing', why: 'too long', said };
-    if ([word.name, ...word.aliases].some((n) => same(n) === same(alias)))
+    if ([word.name, ...word.aliases].some((n) => asCompared(n) === asCompared(alias)))
       return { line, does: 'known', name: word.name, alias };
-    const id = `${word.kind} ${word.key} ${same(alias)}`;
+    const id = `${word.kind} ${word.key} ${asCompared(alias)}`;
     if (seen.has(id)) return { line, does: 'nothing', why: 'twice', said };
     seen.add(id);
-    const alsoMeans = (meanings.get(same(alias)) ?? []).filter((w) => w !== word).map((w) => `${w.kind}: ${w.name}`);
+    const alsoMeans = (meanings.get(asCompared(alias)) ?? [])
+      .filter((w) => w !== word)
+      .map((w) => `${w.kind}: ${w.name}`);
     return { line, does: 'adds', kind: word.kind, key: word.key, name: word.name, alias, alsoMeans };
   });
 };

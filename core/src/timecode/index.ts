@@ -7,6 +7,7 @@ export {
   ptsOf,
   seekTargetS,
   timeTable,
+  timeTableOfDeltas,
   timecode,
   type TimeTable,
 } from './timetable.js';

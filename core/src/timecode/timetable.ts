@@ -12,6 +12,16 @@ export const timeTable = (ticks: ArrayLike<number>, timeBaseNum: number, timeBas
   timeBaseDen,
 });
 
+/** A table from the differences between neighbouring presentation times, the first one from zero. */
+export const timeTableOfDeltas = (deltas: readonly number[], timeBaseNum: number, timeBaseDen: number): TimeTable => {
+  let sum = 0;
+  return timeTable(
+    deltas.map((d) => (sum += d)),
+    timeBaseNum,
+    timeBaseDen,
+  );
+};
+
 const seconds = (table: TimeTable, ticks: number): number => (ticks * table.timeBaseNum) / table.timeBaseDen;
 
 export const frameCount = (table: TimeTable): number => table.ticks.length;

@@ -19,6 +19,9 @@ export const tokens = (text: string): readonly string[] =>
     .split(/[^\p{L}\p{N}]+/u)
     .filter(Boolean);
 
+/** A text as it is compared whole: two that differ only in case, accents or signs are the same. */
+export const asCompared = (text: string): string => tokens(text).join(' ');
+
 /**
  * Fewest slips (a letter too many, missing, wrong, or two swapped) that turn `typed` into a beginning of `word`, given up above `limit`.
  * Optimal string alignment distance against every prefix; O(|typed| · |word|).

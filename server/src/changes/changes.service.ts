@@ -7,7 +7,7 @@ import { Refused } from '../errors/refused.js';
 import { ABOVE, Edit, type Touched } from './edit.js';
 
 /** How many of a person's latest edits can be undone. */
-export const UNDO_DEPTH = 100;
+const UNDO_DEPTH = 100;
 const DEADLOCK_TRIES = 3;
 /** Taking footage in is not taken back by a key pressed once too often: everything that was done in it would go with it. */
 const isTakingIn = ({ entity, field }: Edit['changes'][number]): boolean =>

@@ -10,6 +10,7 @@ import type {
   Removal,
 } from '@odograph/core/contract';
 import type { Session } from '../accounts/session.js';
+import { BinService } from '../bin/bin.service.js';
 import { ChangesService } from '../changes/changes.service.js';
 import type { Difference, Edit } from '../changes/edit.js';
 import type { Row } from '../database/models.js';
@@ -74,6 +75,7 @@ export class ClipsService {
     @Inject(LibraryService) private readonly library: LibraryService,
     @Inject(MediaService) private readonly media: MediaService,
     @Inject(ClipsRepository) private readonly clips: ClipsRepository,
+    @Inject(BinService) private readonly bin: BinService,
   ) {}
 
   /** One phrase makes an attempt and the clip that looks at it, together or not at all. */
@@ -194,18 +196,11 @@ export class ClipsService {
   /** Puts a clip in the bin, and its attempt with it when no other clip looks at that. */
   async remove(session: Session, id: string, { editId, baseVersion }: Removal): Promise<Changed> {
     const academy = session.academyId;
-    const clip = await this.clips.clip(academy, id);
-    if (!clip) {
-      const touched = await this.changes.repeat(session, editId);
-      if (!touched) throw notFound();
-      return this.library.changed(academy, touched);
-    }
-    const others = await this.clips.otherClips(academy, clip.attemptId, id);
-    const touched = await this.changes.edit(session, editId, async (edit) => {
+    return this.bin.remove(session, 'clip', id, editId, async (edit) => {
+      const { attemptId } = (await edit.require('clip', id)) as { readonly attemptId: string };
       await edit.remove('clip', id, baseVersion);
-      if (others === 0) await edit.remove('attempt', clip.attemptId, null);
+      if ((await this.clips.otherClips(academy, attemptId, id)) === 0) await edit.remove('attempt', attemptId, null);
     });
-    return this.library.changed(academy, touched);
   }
 
   private checkRange(

@@ -10,7 +10,7 @@ import { hashPassword } from '../accounts/tokens.js';
 import { CONFIG, type Config } from '../config/config.js';
 import type { Entity, Models, Row } from '../database/models.js';
 import { MODELS } from '../database/tokens.js';
-import { fromControl, fromFile, fromFinish, fromReaction, fromReason } from '../library/library.mapper.js';
+import { fromAttempt, fromClip, fromControl, fromFile, fromReaction, fromReason } from '../library/library.mapper.js';
 import { MediaStore } from '../media/mediaStore.js';
 import { probe } from '../media/probe.js';
 
@@ -106,25 +106,7 @@ export class SeededService {
         scopeId: null,
       })),
     );
-    await write(
-      'attempt',
-      attempts.map(({ state, lead, finish, start, commit, end, controls, reactions, reasons, ...rest }) => {
-        void [controls, reactions, reasons];
-        return {
-          ...rest,
-          statePosition: state?.position ?? null,
-          stateRole: state?.role ?? null,
-          leadSide: lead,
-          ...fromFinish(finish),
-          startFrame: start.frame,
-          startPts: start.pts,
-          commitFrame: commit?.frame ?? null,
-          commitPts: commit?.pts ?? null,
-          endFrame: end.frame,
-          endPts: end.pts,
-        };
-      }),
-    );
+    await write('attempt', attempts.map(fromAttempt));
     const below = <T extends { readonly id: string }>(
       list: (a: Library['attempts'][number]) => readonly T[],
       toRow: (item: T, ordinal: number) => Row,
@@ -142,15 +124,6 @@ export class SeededService {
       'reason',
       below((a) => a.reasons, fromReason),
     );
-    await write(
-      'clip',
-      library.clips.map(({ in: inAt, out, ...rest }) => ({
-        ...rest,
-        inFrame: inAt.frame,
-        inPts: inAt.pts,
-        outFrame: out.frame,
-        outPts: out.pts,
-      })),
-    );
+    await write('clip', library.clips.map(fromClip));
   }
 }

@@ -177,3 +177,34 @@ export const toRoute = (row: Row, steps: readonly Row[]): KeptRoute => ({
   ...pick<KeptRoute>(row, 'id', 'version', 'name'),
   steps: steps.map(toStep),
 });
+
+/** The columns of an attempt's own row; its lists are rows of their own. */
+export const fromAttempt = ({
+  state,
+  lead,
+  finish,
+  start,
+  commit,
+  end,
+  controls,
+  reactions,
+  reasons,
+  ...rest
+}: Attempt): Row => {
+  void [controls, reactions, reasons];
+  return {
+    ...rest,
+    statePosition: state?.position ?? null,
+    stateRole: state?.role ?? null,
+    leadSide: lead,
+    ...fromFinish(finish),
+    ...fromInstant('start', start),
+    ...fromInstant('commit', commit),
+    ...fromInstant('end', end),
+  };
+};
+export const fromClip = ({ in: inAt, out, ...rest }: Clip): Row => ({
+  ...rest,
+  ...fromInstant('in', inAt),
+  ...fromInstant('out', out),
+});

@@ -1,7 +1,7 @@
 import { promisify } from 'node:util';
 import { gzip } from 'node:zlib';
 import { Inject, Injectable } from '@nestjs/common';
-import { RowTable, forMembers, loggedOf, messageOf, packRows, wordsOf } from '@odograph/core';
+import { RowTable, loggedOf, messageOf, packRows, wordsOf } from '@odograph/core';
 import type { Session } from '../accounts/session.js';
 import { LibraryRepository } from '../library/library.repository.js';
 import { LibraryService } from '../library/library.service.js';
@@ -52,8 +52,7 @@ export class MapService {
   }
 
   private async packWhole(session: Session, version: number): Promise<Packed> {
-    const all = await this.library.library(session.academyId);
-    const library = session.role === 'student' ? forMembers(all) : all;
+    const library = await this.library.libraryFor(session);
     const table = RowTable.of(loggedOf(library), wordsOf(library));
     return { version, bytes: await zip(packRows(messageOf(table, { version, whole: true }))) };
   }

@@ -1,6 +1,6 @@
 import type { Readable } from 'node:stream';
 import { Inject, Injectable } from '@nestjs/common';
-import { frameStartS, ptsOf, timeTable, type Instant, type MediaFile, type TimeTable } from '@odograph/core';
+import { frameStartS, ptsOf, timeTableOfDeltas, type Instant, type MediaFile, type TimeTable } from '@odograph/core';
 import type { Session } from '../accounts/session.js';
 import { ChangesService } from '../changes/changes.service.js';
 import type { AcademyId } from '../database/academyId.js';
@@ -79,7 +79,9 @@ export class MediaService {
 
   async frameTimes(academy: AcademyId, fileId: string): Promise<FrameTimes> {
     const file = await this.require(academy, fileId);
-    return new FrameTimes(timeTable(await this.store.ticks(academy, fileId), file.timeBaseNum, file.timeBaseDen));
+    return new FrameTimes(
+      timeTableOfDeltas(await this.store.deltas(academy, fileId), file.timeBaseNum, file.timeBaseDen),
+    );
   }
 
   async times(
@@ -97,7 +99,7 @@ export class MediaService {
   async still(academy: AcademyId, fileId: string, frame: number): Promise<string> {
     const file = await this.require(academy, fileId);
     if (frame >= file.frames) throw notFound();
-    const table = timeTable(await this.store.ticks(academy, fileId), file.timeBaseNum, file.timeBaseDen);
+    const table = timeTableOfDeltas(await this.store.deltas(academy, fileId), file.timeBaseNum, file.timeBaseDen);
     return this.stills.still(academy, fileId, frame, frameStartS(table, frame) - frameStartS(table, 0));
   }
 }

@@ -78,9 +78,4 @@ export class MediaStore {
   async deltas(academy: AcademyId, fileId: string): Promise<readonly number[]> {
     return (JSON.parse(await readFile(join(this.folder(academy, fileId), 'times.json'), 'utf8')) as Times).deltas;
   }
-
-  async ticks(academy: AcademyId, fileId: string): Promise<readonly number[]> {
-    let sum = 0;
-    return (await this.deltas(academy, fileId)).map((d) => (sum += d));
-  }
 }

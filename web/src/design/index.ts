@@ -8,6 +8,7 @@ export { Sentence } from './Sentence.js';
 export { useSize, type Size } from './useSize.js';
 export { Choice } from './Choice.js';
 export { PickRow } from './PickRow.js';
+export { FormActions } from './FormActions.js';
 export { Labelled } from './Labelled.js';
 export { Picked } from './Picked.js';
 export { saveText } from './saveText.js';

@@ -2,7 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { useLayoutEffect, type FormEvent } from 'react';
 import { Action, Heading, Labelled, ProfileMark, Ruled } from '../../design/index.js';
 import { failureText } from '../library/index.js';
-import { ACCOUNTS_TEXT as T } from './accounts.text.js';
+import { ACCOUNTS_TEXT as T, PASSWORD_LEAST } from './accounts.text.js';
 
 type FieldProps = {
   readonly label: string;
@@ -43,6 +43,24 @@ export const EntranceField = ({
       />
     </Labelled>
   </Box>
+);
+
+type Simple = Pick<FieldProps, 'value' | 'onChange' | 'isFirst'>;
+
+export const EmailField = (props: Simple): React.JSX.Element => (
+  <EntranceField label={T.email} name="email" type="email" autoComplete="username" {...props} />
+);
+
+/** A password: one that is there, or a new one, which has to be long enough. */
+export const PasswordField = ({ isNew, ...props }: Simple & { readonly isNew: boolean }): React.JSX.Element => (
+  <EntranceField
+    label={T.password}
+    name="password"
+    type="password"
+    autoComplete={isNew ? 'new-password' : 'current-password'}
+    {...(isNew ? { hint: T.passwordHint, least: PASSWORD_LEAST } : {})}
+    {...props}
+  />
 );
 
 type Props = {

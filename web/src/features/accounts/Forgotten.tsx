@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { Link, useLocation, useNavigate } from 'react-router';
 import { useSetPasswordMutation, useWishResetMutation } from './accounts.api.js';
-import { ACCOUNTS_TEXT as T, PASSWORD_LEAST } from './accounts.text.js';
-import { Entrance, EntranceField } from './Entrance.js';
+import { ACCOUNTS_TEXT as T } from './accounts.text.js';
+import { EmailField, Entrance, PasswordField } from './Entrance.js';
 
 const below = <Link to="/sign-in">{T.toSignIn}</Link>;
 
@@ -21,15 +21,7 @@ export const Forgotten = (): React.JSX.Element => {
       onSubmit={() => void wish({ email })}
       below={below}
     >
-      <EntranceField
-        label={T.email}
-        name="email"
-        type="email"
-        autoComplete="username"
-        isFirst
-        value={email}
-        onChange={setEmail}
-      />
+      <EmailField isFirst value={email} onChange={setEmail} />
     </Entrance>
   );
 };
@@ -55,17 +47,7 @@ export const NewPassword = (): React.JSX.Element => {
       onSubmit={() => void submit()}
       below={below}
     >
-      <EntranceField
-        label={T.password}
-        name="password"
-        type="password"
-        autoComplete="new-password"
-        hint={T.passwordHint}
-        least={PASSWORD_LEAST}
-        isFirst
-        value={password}
-        onChange={setPassword}
-      />
+      <PasswordField isNew isFirst value={password} onChange={setPassword} />
     </Entrance>
   );
 };

@@ -2,8 +2,8 @@ import { useState } from 'react';
 import { Link, useLocation, useNavigate } from 'react-router';
 import { failureText } from '../library/index.js';
 import { useAcceptMutation, useLookAtInvitationQuery } from './accounts.api.js';
-import { ACCOUNTS_TEXT as T, PASSWORD_LEAST } from './accounts.text.js';
-import { Entrance, EntranceField } from './Entrance.js';
+import { ACCOUNTS_TEXT as T } from './accounts.text.js';
+import { Entrance, EntranceField, PasswordField } from './Entrance.js';
 
 /** Takes an invitation. Its secret stands behind the # of the address, which no server gets to see on the way. */
 export const Invitation = (): React.JSX.Element => {
@@ -34,16 +34,7 @@ export const Invitation = (): React.JSX.Element => {
       {!data.hasAccount && (
         <EntranceField label={T.yourName} name="name" autoComplete="name" isFirst value={name} onChange={setName} />
       )}
-      <EntranceField
-        label={T.password}
-        name="password"
-        type="password"
-        autoComplete={data.hasAccount ? 'current-password' : 'new-password'}
-        isFirst={data.hasAccount}
-        {...(data.hasAccount ? {} : { hint: T.passwordHint, least: PASSWORD_LEAST })}
-        value={password}
-        onChange={setPassword}
-      />
+      <PasswordField isNew={!data.hasAccount} isFirst={data.hasAccount} value={password} onChange={setPassword} />
     </Entrance>
   );
 };

@@ -2,8 +2,8 @@ import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { v7 as newId } from 'uuid';
 import { useFoundMutation } from './accounts.api.js';
-import { ACCOUNTS_TEXT as T, PASSWORD_LEAST } from './accounts.text.js';
-import { Entrance, EntranceField } from './Entrance.js';
+import { ACCOUNTS_TEXT as T } from './accounts.text.js';
+import { EmailField, Entrance, EntranceField, PasswordField } from './Entrance.js';
 
 /** Founds an academy: its name, and who is its head. */
 export const NewAcademy = (): React.JSX.Element => {
@@ -31,24 +31,8 @@ export const NewAcademy = (): React.JSX.Element => {
     >
       <EntranceField label={T.academyName} name="academy" isFirst value={academyName} onChange={setAcademyName} />
       <EntranceField label={T.yourName} name="name" autoComplete="name" value={name} onChange={setName} />
-      <EntranceField
-        label={T.email}
-        name="email"
-        type="email"
-        autoComplete="username"
-        value={email}
-        onChange={setEmail}
-      />
-      <EntranceField
-        label={T.password}
-        name="password"
-        type="password"
-        autoComplete="new-password"
-        hint={T.passwordHint}
-        least={PASSWORD_LEAST}
-        value={password}
-        onChange={setPassword}
-      />
+      <EmailField value={email} onChange={setEmail} />
+      <PasswordField isNew value={password} onChange={setPassword} />
     </Entrance>
   );
 };

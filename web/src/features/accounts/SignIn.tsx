@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { useSignInMutation } from './accounts.api.js';
 import { ACCOUNTS_TEXT as T } from './accounts.text.js';
-import { Entrance, EntranceField } from './Entrance.js';
+import { EmailField, Entrance, PasswordField } from './Entrance.js';
 
 const isOwnAddress = (address: string | null): address is string => address !== null && /^\/(?!\/)/.test(address);
 
@@ -30,23 +30,8 @@ export const SignIn = (): React.JSX.Element => {
         </>
       }
     >
-      <EntranceField
-        label={T.email}
-        name="email"
-        type="email"
-        autoComplete="username"
-        isFirst
-        value={email}
-        onChange={setEmail}
-      />
-      <EntranceField
-        label={T.password}
-        name="password"
-        type="password"
-        autoComplete="current-password"
-        value={password}
-        onChange={setPassword}
-      />
+      <EmailField isFirst value={email} onChange={setEmail} />
+      <PasswordField isNew={false} value={password} onChange={setPassword} />
     </Entrance>
   );
 };

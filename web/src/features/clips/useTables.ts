@@ -1,4 +1,5 @@
-import { timeTable, type TimeTable } from '@odograph/core';
+import { timeTableOfDeltas, type TimeTable } from '@odograph/core';
+import type { TimesAnswer } from '@odograph/core/contract';
 import { useCallback } from 'react';
 import { useDispatch } from 'react-redux';
 import { libraryApi, useLibrary } from '../library/index.js';
@@ -13,17 +14,11 @@ export const useTables = (): ((angleIds: readonly string[]) => Promise<ReadonlyM
       const wanted = angles.filter((a) => angleIds.includes(a.id));
       for (const fileId of new Set(wanted.map((a) => a.fileId))) {
         const asked = dispatch(libraryApi.endpoints.times.initiate(fileId, { subscribe: false }) as never) as Promise<{
-          readonly data?: {
-            readonly deltas: readonly number[];
-            readonly timeBaseNum: number;
-            readonly timeBaseDen: number;
-          };
+          readonly data?: TimesAnswer;
         }>;
         const { data } = await asked;
         if (!data) continue;
-        let sum = 0;
-        const ticks = data.deltas.map((d) => (sum += d));
-        byFile.set(fileId, timeTable(ticks, data.timeBaseNum, data.timeBaseDen));
+        byFile.set(fileId, timeTableOfDeltas(data.deltas, data.timeBaseNum, data.timeBaseDen));
       }
       return new Map(
         wanted.flatMap((a): [string, TimeTable][] => {

@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useId, useState, type FormEvent } from 'react';
-import { Action, Choice, Labelled, Ruled, Subheading } from '../../design/index.js';
+import { Action, Choice, Labelled, Ruled, Subheading, FormActions } from '../../design/index.js';
 import { useLibrary } from '../library/index.js';
 import { FOOTAGE_TEXT as T, SETTING_WORDS } from './footage.text.js';
 import { sheetProblems, type Sheet, type SheetProblem } from './sheet.js';
@@ -133,22 +133,13 @@ export const SheetForm = ({
         <Box color="inkSoft" fontSize="14px" marginBottom="5">
           {T.loggedHint} {T.consent}
         </Box>
-        <Flex gap="3">
-          <Action tone="next" type="submit" disabled={waiting}>
-            {submit}
-          </Action>
-          <Action type="button" onClick={onCancel}>
-            {T.cancel}
-          </Action>
+        <FormActions keep={submit} cancel={T.cancel} waiting={waiting} onCancel={onCancel}>
           {onRemove && (
-            <>
-              <Box flex="1" />
-              <Action type="button" onClick={onRemove}>
-                {T.toBin}
-              </Action>
-            </>
+            <Action type="button" onClick={onRemove}>
+              {T.toBin}
+            </Action>
           )}
-        </Flex>
+        </FormActions>
       </form>
     </Box>
   );

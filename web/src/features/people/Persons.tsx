@@ -2,7 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import type { Audience, Person } from '@odograph/core';
 import { useState, type FormEvent } from 'react';
 import { v7 as newId } from 'uuid';
-import { Action, Choice, Labelled, Picked, Ruled, Subheading } from '../../design/index.js';
+import { Action, Choice, Labelled, Picked, Ruled, Subheading, FormActions } from '../../design/index.js';
 import { useEdit, useLibrary } from '../library/index.js';
 import { AUDIENCE_TEXT, PEOPLE_TEXT as T } from './people.text.js';
 import { usePeopleQuery } from './people.api.js';
@@ -139,20 +139,13 @@ const PersonForm = ({
             onChange={(said) => set({ shownTo: said === 'unsaid' ? null : said })}
           />
         </Flex>
-        <Flex gap="3">
-          <Action tone="next" type="submit">
-            {T.keep}
-          </Action>
-          <Action type="button" onClick={onCancel}>
-            {T.cancel}
-          </Action>
-          <Box flex="1" />
+        <FormActions keep={T.keep} cancel={T.cancel} onCancel={onCancel}>
           {onRemove && (
             <Action type="button" onClick={onRemove}>
               {T.toBin}
             </Action>
           )}
-        </Flex>
+        </FormActions>
       </form>
     </Box>
   );

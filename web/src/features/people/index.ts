@@ -1,4 +1,3 @@
 export { People } from './People.js';
 export { Letters } from './Letters.js';
 export { Sessions } from './Sessions.js';
-export { usePeopleQuery } from './people.api.js';

@@ -1,4 +1,4 @@
-import { timeTable, timecode, type TimeTable } from '@odograph/core';
+import { timeTableOfDeltas, timecode, type TimeTable } from '@odograph/core';
 import { useCallback, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { useTimesQuery } from '../library/index.js';
 import { FramePlayer, type PlayerState, type Stretch } from './FramePlayer.js';
@@ -14,17 +14,10 @@ export type PlayerHandle = {
   readonly onScreen: (video: HTMLVideoElement | null) => void;
 };
 
-const EMPTY: readonly number[] = [];
-
 /** The time table of a file, once it has come. */
 export const useTimeTable = (fileId: string | undefined): TimeTable | undefined => {
   const { data } = useTimesQuery(fileId ?? '', { skip: fileId === undefined });
-  return useMemo(() => {
-    if (!data) return undefined;
-    let at = 0;
-    const ticks = (data.deltas ?? EMPTY).map((delta) => (at += delta));
-    return timeTable(ticks, data.timeBaseNum, data.timeBaseDen);
-  }, [data]);
+  return useMemo(() => data && timeTableOfDeltas(data.deltas, data.timeBaseNum, data.timeBaseDen), [data]);
 };
 
 /**

@@ -1,7 +1,13 @@
+import { clipOfStep } from '@odograph/core';
 import type { ClipView } from '../library/index.js';
-import { clipsBehind } from '../map/index.js';
 import type { ShownStep } from './keptRoute.js';
 
-/** The clip that shows a step: the one that was chosen, or the first of the most telling attempt. */
-export const clipOfShown = ({ line, kept }: ShownStep, views: readonly ClipView[]): ClipView | undefined =>
-  (kept?.clipId ? views.find((v) => v.clip.id === kept.clipId) : undefined) ?? clipsBehind(line, views)[0];
+/** The clip that shows a step, ready to be played. */
+export const clipOfShown = ({ line, kept }: ShownStep, views: readonly ClipView[]): ClipView | undefined => {
+  const clip = clipOfStep(
+    kept?.clipId ?? null,
+    line.attemptIds,
+    views.map((v) => v.clip),
+  );
+  return views.find((v) => v.clip === clip);
+};

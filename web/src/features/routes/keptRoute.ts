@@ -1,4 +1,4 @@
-import type { KeptRoute, PlaceId, RouteStep } from '@odograph/core';
+import { lineOfStep, type KeptRoute, type PlaceId, type RouteStep } from '@odograph/core';
 import { v7 as newId } from 'uuid';
 import type { MapLine, MapPicture, MapRoute } from '../../workers/map.protocol.js';
 
@@ -31,16 +31,13 @@ const lineWithoutEvidence = ({ id, from, action, to }: RouteStep): MapLine => ({
   attemptIds: [],
 });
 
-/** The line of the map that a step says. */
-export const lineOfStep = (step: Pick<RouteStep, 'from' | 'action' | 'to'>, picture: MapPicture): MapLine | undefined =>
-  picture.lines.find(
-    (l) => l.side === 'own' && !l.bait && l.from === step.from && l.action === step.action && l.to === step.to,
-  );
+const lineOf = (step: RouteStep, picture: MapPicture): MapLine | undefined =>
+  picture.lines.find((l) => l.id === lineOfStep(step));
 
 export const shownRoute = (route: KeptRoute, picture: MapPicture, changes: readonly number[] = []): ShownRoute => ({
   steps: route.steps.map((kept, i) => ({
     kept,
-    line: lineOfStep(kept, picture) ?? lineWithoutEvidence(kept),
+    line: lineOf(kept, picture) ?? lineWithoutEvidence(kept),
     gripChanges: changes[i] ?? 0,
   })),
 });

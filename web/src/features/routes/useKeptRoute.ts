@@ -1,9 +1,9 @@
-import type { KeptRoute } from '@odograph/core';
+import { lineOfStep, type KeptRoute } from '@odograph/core';
 import { useMemo } from 'react';
 import type { MapPicture } from '../../workers/map.protocol.js';
 import { useLibrary } from '../library/index.js';
 import { useMapPicture } from '../map/index.js';
-import { lineOfStep, shownRoute, type ShownRoute } from './keptRoute.js';
+import { shownRoute, type ShownRoute } from './keptRoute.js';
 import { useGripChangesQuery } from './routes.api.js';
 
 export type Kept = {
@@ -17,13 +17,10 @@ export const useKeptRoute = (id: string | null | undefined): Kept => {
   const { routes } = useLibrary();
   const picture = useMapPicture();
   const route = routes.find((r) => r.id === id);
-  const lineIds = useMemo(
-    () => (picture && route ? route.steps.map((step) => lineOfStep(step, picture)?.id ?? '') : []),
-    [picture, route],
-  );
+  const lineIds = useMemo(() => route?.steps.map(lineOfStep) ?? [], [route]);
   const { data: changes } = useGripChangesQuery(
     { lineIds, revision: picture?.revision ?? 0 },
-    { skip: lineIds.length === 0 },
+    { skip: !picture || lineIds.length === 0 },
   );
   const shown = useMemo(() => route && picture && shownRoute(route, picture, changes), [route, picture, changes]);
   return { route, shown: shown ?? undefined, picture };

@@ -1,7 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import {
   SHIPPED_WORDS,
-  tokens,
+  asCompared,
   type Definition,
   type OwnAlias,
   type Scope,
@@ -12,7 +12,7 @@ import {
 import { Plus, X } from 'lucide-react';
 import { useState, type FormEvent } from 'react';
 import { v7 as newId } from 'uuid';
-import { Action, Labelled, Picked, Ruled } from '../../design/index.js';
+import { Action, Labelled, Picked, Ruled, FormActions } from '../../design/index.js';
 import { useLibrary, useMeQuery } from '../library/index.js';
 import { DefinitionFields } from './DefinitionFields.js';
 import { WORDS_TEXT as T } from './words.text.js';
@@ -29,7 +29,6 @@ export type Draft = {
 };
 
 const EVERYBODY: Scope = { kind: 'academy' };
-const same = (text: string): string => tokens(text).join(' ');
 
 export const draftOf = (kind: WordKind, key: string, words: Words, change: WordChange | undefined): Draft => ({
   kind,
@@ -43,11 +42,11 @@ export const draftOf = (kind: WordKind, key: string, words: Words, change: WordC
 
 /** Other words that are called the same. */
 const alsoMeant = (text: string, draft: Draft, words: Words): readonly string[] =>
-  same(text) === ''
+  asCompared(text) === ''
     ? []
     : words.all
         .filter((w) => w.kind !== draft.kind || w.key !== draft.key)
-        .filter((w) => [w.name, ...w.aliases].some((n) => same(n) === same(text)))
+        .filter((w) => [w.name, ...w.aliases].some((n) => asCompared(n) === asCompared(text)))
         .map((w) => `${w.kind} ${w.name}`);
 
 const ScopePicked = ({
@@ -121,7 +120,7 @@ export const WordForm = ({
     set({ aliases: withTyped() });
     setAlias('');
   };
-  const twin = words.of(start.kind).find((w) => w.key !== draft.key && same(w.name) === same(draft.name));
+  const twin = words.of(start.kind).find((w) => w.key !== draft.key && asCompared(w.name) === asCompared(draft.name));
   const nameProblem = !draft.name.trim() ? T.needsName : twin ? T.taken(twin.name) : undefined;
   const risk = draft.definition?.kind === 'submission' ? draft.definition.risk : null;
   const isWhole = !risk || (risk.injures.trim() !== '' && risk.care.trim() !== '');
@@ -221,14 +220,7 @@ export const WordForm = ({
             {T.hideHint}
           </Box>
         </Box>
-        <Flex gap="3">
-          <Action tone="next" type="submit">
-            {T.keep}
-          </Action>
-          <Action type="button" onClick={onCancel}>
-            {T.cancel}
-          </Action>
-          <Box flex="1" />
+        <FormActions keep={T.keep} cancel={T.cancel} onCancel={onCancel}>
           {onShipped && (
             <Action type="button" onClick={onShipped}>
               {T.shipped}
@@ -239,7 +231,7 @@ export const WordForm = ({
               {T.toBin}
             </Action>
           )}
-        </Flex>
+        </FormActions>
       </form>
     </Box>
   );
