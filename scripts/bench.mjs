@@ -1,14 +1,6 @@
 // npm run bench: every row of the computing core that exists beside its peer on S, M and L; start-up; first page; routes of the server beside a bare one.
 import { spawn, spawnSync } from 'node:child_process';
-import {
-  existsSync,
-  mkdirSync,
-  mkdtempSync,
-  readFileSync,
-  readdirSync,
-  rmSync,
-  writeFileSync,
-} from 'node:fs';
+import { existsSync, mkdirSync, mkdtempSync, readFileSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { get } from 'node:http';
 import { cpus, tmpdir, totalmem } from 'node:os';
 import { join } from 'node:path';

@@ -51,7 +51,14 @@ export class WordsService {
     const touched = await this.changes.edit(session, editId, async (edit) => {
       if (there) {
         await edit.restore('word', there.id);
-        await edit.update('word', there.id, baseVersion ?? (there.isBinned ? null : 1), values);
+        const said = { ...values, aliases };
+        await edit.update('word', there.id, there.isBinned ? null : (baseVersion ?? 1), values, (row) =>
+          Object.entries(said).map(([field, yours]) => ({
+            field,
+            yours,
+            theirs: field === 'aliases' ? there.aliases : row[field],
+          })),
+        );
       } else await edit.create('word', request.id, { kind, wordKey: key, ...values });
       const id = there?.id ?? request.id;
       if (await edit.writeList('alias', id, there?.aliases ?? [], aliases, fromAlias))
@@ -86,11 +93,15 @@ export class WordsService {
 
   private async addAlias(session: Session, edit: Edit, line: AliasLines['lines'][number]): Promise<void> {
     const there = await this.words.change(session.academyId, line.kind, line.key, edit.transaction);
-    if (there?.aliases.some((a) => a.alias === line.alias)) return;
+    if (there && !there.isBinned && there.aliases.some((a) => a.alias === line.alias)) return;
     const id = there?.id ?? line.changeId;
     const everybody = scopeRow({ kind: 'academy' });
-    if (there) await edit.restore('word', id);
-    else
+    if (there?.isBinned) {
+      // it was put back to how it ships: what the academy said of it before stays in the bin
+      await edit.restore('word', id);
+      await edit.update('word', id, null, { name: null, hidden: false });
+      await edit.writeList('alias', id, there.aliases, [], fromAlias);
+    } else if (!there)
       await edit.create('word', id, {
         kind: line.kind,
         wordKey: line.key,

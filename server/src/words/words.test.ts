@@ -59,6 +59,30 @@ describe("an academy's own words", () => {
     expect(late).toMatchObject({ status: 409, body: { code: 'stale', facts: { fields: [{ theirs: 'tortoise' }] } } });
   });
 
+  test('when two add other names to one word at once, neither should be lost in silence', async () => {
+    const one = wordEdit({ key: 'north-south' });
+    await put(one);
+    const alias = (name: string) => ({ id: newId(), alias: name, scope: EVERYBODY });
+    await put({ ...one, editId: newId(), baseVersion: 1, aliases: [alias('upside down')] });
+    const late = await put({ ...one, editId: newId(), baseVersion: 1, aliases: [alias('head to head')] });
+    expect(late).toMatchObject({ status: 409, body: { code: 'stale', facts: { fields: [{ field: 'aliases' }] } } });
+    expect((await words()).position('north-south')!.aliases).toContain('upside down');
+  });
+
+  test('when a word was put back to how it ships, a name from a list should not bring the old ones back', async () => {
+    const alias = { id: newId(), alias: 'seat', scope: EVERYBODY };
+    await put(wordEdit({ key: 'knee-on-belly', name: 'the perch', aliases: [alias] }));
+    const { id, version } = (await changeOf('knee-on-belly'))!;
+    await coach.ask('DELETE', `/api/words/${id}`, { editId: newId(), baseVersion: version });
+    const line = { kind: 'position', key: 'knee-on-belly', aliasId: newId(), changeId: newId(), alias: 'joelho' };
+    await coach.ask('POST', '/api/words/aliases', { editId: newId(), lines: [line] });
+    const word = (await words()).position('knee-on-belly')!;
+    expect(word.name).toBe('knee on belly');
+    expect(word.aliases).toContain('joelho');
+    expect(word.aliases).not.toContain('seat');
+    expect(word.aliases).not.toContain('the perch');
+  });
+
   test('when a word is added, clips should be able to say it, and it cannot go while one does', async () => {
     expect((await put(ladder())).status).toBe(200);
     const { angleId } = await newPiece(coach);
