@@ -3,7 +3,8 @@ import { defineConfig } from '@playwright/test';
 export default defineConfig({
   testDir: './src',
   outputDir: '../test-results',
-  workers: 1,
+  // each worker starts a product of its own; what they wait for is mostly the next picture of the screen
+  workers: 2,
   timeout: 120_000,
   expect: { timeout: 10_000 },
   reporter: 'list',

@@ -87,8 +87,12 @@ export const startDatabase = async (folder, { throwAway = false } = {}) => {
     `odograph-${createHash('sha256').update(`${folder} ${user}`).digest('hex').slice(0, 10)}`,
   );
   const socket = join(socketDir, 'db.sock');
+  // temporary tables in a folder of its own: a MariaDB that starts clears away what it takes for leftovers, also another's
+  const temporary = join(folder, 'tmp');
+  const env = { ...process.env, TMPDIR: temporary };
   try {
     mkdirSync(folder, { recursive: true, mode: 0o700 });
+    mkdirSync(temporary, { recursive: true, mode: 0o700 });
     mkdirSync(socketDir, { recursive: true, mode: 0o700 });
   } catch (error) {
     throw new Stop(`The data folder ${folder} cannot be written (${error.code}).`);
@@ -112,12 +116,13 @@ export const startDatabase = async (folder, { throwAway = false } = {}) => {
         '--auth-root-authentication-method=normal',
         '--skip-test-db',
       ],
-      { encoding: 'utf8' },
+      { encoding: 'utf8', env },
     );
-    if (made.status !== 0)
-      throw new Stop(
-        `The database could not be created in ${dataDir}: ${(made.stderr || made.stdout).trim().split('\n').at(-1)}`,
-      );
+    if (made.status !== 0) {
+      const said = (made.stderr || made.stdout).trim().split('\n');
+      const why = said.find((line) => line.includes('ERROR') && !line.includes('Aborting')) ?? said.at(-1);
+      throw new Stop(`The database could not be created in ${dataDir}: ${why}`);
+    }
     renameSync(half, dataDir);
   }
   // root only by the socket; the application by name and password
@@ -159,7 +164,7 @@ export const startDatabase = async (folder, { throwAway = false } = {}) => {
       '--max-connections=100',
       ...durability,
     ],
-    { stdio: 'ignore', detached: true },
+    { stdio: 'ignore', detached: true, env },
   );
   let ended = false;
   server.once('exit', () => {

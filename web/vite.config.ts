@@ -1,9 +1,30 @@
 import react from '@vitejs/plugin-react';
-import { defineConfig } from 'vite';
+import { defineConfig, type Plugin } from 'vite';
+
+/** The parts that the start reads one after the other are fetched together: the page names them all. */
+const fetchedTogether: Plugin = {
+  name: 'fetched-together',
+  transformIndexHtml: {
+    order: 'post',
+    handler: (_, { bundle }) => {
+      const parts = Object.values(bundle ?? {}).flatMap((part) =>
+        part.type === 'chunk' &&
+        /\/src\/(app\/(react|store|router)|design\/index)\.tsx?$/.test(part.facadeModuleId ?? '')
+          ? [part.fileName, ...part.imports]
+          : [],
+      );
+      return [...new Set(parts)].map((file) => ({
+        tag: 'link',
+        attrs: { rel: 'modulepreload', crossorigin: true, href: `/${file}` },
+        injectTo: 'head' as const,
+      }));
+    },
+  },
+};
 
 export default defineConfig({
   root: import.meta.dirname,
-  plugins: [react()],
+  plugins: [react(), fetchedTogether],
   worker: { format: 'es' },
   build: { target: 'es2022', sourcemap: false, chunkSizeWarningLimit: 900 },
   server: { proxy: { '/api': 'http://127.0.0.1:4170' } },

@@ -1,4 +1,4 @@
-import { readFileSync } from 'node:fs';
+import { readFileSync, statSync } from 'node:fs';
 import { execFileSync } from 'node:child_process';
 import { join } from 'node:path';
 import { describe, expect, test } from '@jest/globals';
@@ -6,8 +6,11 @@ import fc from 'fast-check';
 import { laidOut } from './frames.js';
 import { BOUTS } from './bouts/index.js';
 import type { Body } from './bodies/skeleton.js';
-import { JOINT } from './bodies/skeleton.js';
+import { BONES, JOINT } from './bodies/skeleton.js';
 import { drawFrames, HEIGHT, WIDTH } from './film.js';
+import { solvePose } from './bodies/authoring.js';
+import { SKETCHES } from './bodies/sketches.js';
+import { soundOf } from './sound.js';
 import { STRIP_BLOCKS, demoFootage, demoRequests, frameOfBits, seededId, stripBits } from './index.js';
 
 const FOLDER = join(__dirname, '../footage');
@@ -27,11 +30,13 @@ describe('the strip that encodes the frame number', () => {
   });
 });
 
+const FILES = BOUTS.flatMap((bout) => bout.cameras.map((camera, by) => [camera.file, bout, by] as const));
+
 describe('the made-up footage', () => {
-  test.each(BOUTS.map((b) => [b.id, b] as const))(
+  test.each(FILES)(
     'when %s is laid out, its presentation times should be those of the committed file',
-    (_, bout) => {
-      const { times } = laidOut(bout);
+    (file, bout, by) => {
+      const times = laidOut(bout).cameras[by]!;
       const probed = execFileSync(
         'ffprobe',
         [
@@ -43,7 +48,7 @@ describe('the made-up footage', () => {
           'packet=pts',
           '-of',
           'csv=p=0',
-          join(FOLDER, `${bout.id}.mp4`),
+          join(FOLDER, `${file}.mp4`),
         ],
         { encoding: 'utf8' },
       );
@@ -54,9 +59,71 @@ describe('the made-up footage', () => {
         .map(Number)
         .sort((a, b) => a - b);
       expect(ticks).toEqual(times.ticks);
-      expect(times.ticks.at(-1)! / 90_000).toBeGreaterThan(25);
+      const seconds = times.ticks.at(-1)! / 90_000;
+      expect(seconds).toBeGreaterThan(20);
+      expect(seconds).toBeLessThan(bout.cameras[by]!.frameTicks === 1500 ? 25 : 60);
     },
   );
+
+  test('when the pieces are looked over, every setting, clothing and rate should be there, and all of it be small', () => {
+    const kinds = BOUTS.map((b) => `${b.setting} ${b.gi ? 'gi' : 'no-gi'}`);
+    expect(kinds.sort()).toEqual([
+      'competition gi',
+      'competition no-gi',
+      'demonstration gi',
+      'demonstration no-gi',
+      'training gi',
+      'training no-gi',
+    ]);
+    const cameras = BOUTS.flatMap((b) => b.cameras);
+    expect(new Set(cameras.map((c) => (c.variable ? 'variable' : (90_000 / c.frameTicks).toFixed(2))))).toEqual(
+      new Set(['25.00', '29.97', '30.00', '60.00', 'variable']),
+    );
+    const bytes = cameras.reduce((sum, c) => sum + statSync(join(FOLDER, `${c.file}.mp4`)).size, 0);
+    expect(bytes).toBeLessThan(15_000_000);
+    expect(BOUTS.filter((b) => b.cameras[0].sound).length).toBeGreaterThanOrEqual(2);
+  });
+
+  test('when two cameras film one bout, their sounds should agree best at the shift between their clocks', () => {
+    const [bout] = BOUTS;
+    const loudness = (samples: Float32Array): number[] =>
+      Array.from({ length: Math.floor(samples.length / 480) }, (_, i) =>
+        Math.log(1e-3 + Math.hypot(...samples.subarray(i * 480, i * 480 + 480))),
+      );
+    const level = (list: number[]): number[] => {
+      const mean = list.reduce((a, b) => a + b, 0) / list.length;
+      return list.map((x) => x - mean);
+    };
+    const [hall, phone] = [0, 1].map((by) => level(loudness(soundOf(bout!, by)))) as [number[], number[]];
+    const agreement = (shift: number): number => phone.reduce((sum, x, i) => sum + x * (hall[i + shift] ?? 0), 0);
+    const shifts = Array.from({ length: 800 }, (_, i) => i);
+    const best = shifts.reduce((a, b) => (agreement(b) > agreement(a) ? b : a));
+    expect(Math.abs(best / 100 - bout!.cameras[1]!.startS)).toBeLessThanOrEqual(0.02);
+  });
+
+  test('when a file with sound is looked at, it should have one track of it, as long as the picture', () => {
+    for (const [file, bout, by] of FILES) {
+      const probed = execFileSync(
+        'ffprobe',
+        [
+          '-v',
+          'error',
+          '-select_streams',
+          'a',
+          '-show_entries',
+          'stream=duration',
+          '-of',
+          'csv=p=0',
+          join(FOLDER, `${file}.mp4`),
+        ],
+        { encoding: 'utf8' },
+      );
+      const tracks = probed.split('\n').filter(Boolean);
+      expect([file, tracks.length]).toEqual([file, bout.cameras[by]!.sound ? 1 : 0]);
+      for (const track of tracks)
+        expect(Math.abs(Number(track) - laidOut(bout).cameras[by]!.ticks.at(-1)! / 90_000)).toBeLessThan(0.2);
+    }
+  });
 
   test('when one piece has a variable rate, its frames should really lie unevenly', () => {
     const gaps = (id: string): Set<number> => {
@@ -69,7 +136,10 @@ describe('the made-up footage', () => {
 
   test('when a frame is drawn twice, every byte should be the same, and it should carry its number', () => {
     const [bout] = BOUTS;
-    const draw = (): { frame: number; rgb: Uint8ClampedArray } => [...drawFrames(bout!, (f) => f === 40)][0]!;
+    const draw = (): { frame: number; rgb: Uint8ClampedArray } => {
+      for (const drawn of drawFrames(bout!, (f) => f === 40)) return drawn;
+      throw new Error('nothing was drawn');
+    };
     const { frame, rgb } = draw();
     expect(Buffer.from(draw().rgb).equals(Buffer.from(rgb))).toBe(true);
     const block = WIDTH / 40;
@@ -81,16 +151,33 @@ describe('the made-up footage', () => {
     expect(rgb).toHaveLength(WIDTH * HEIGHT * 3);
   });
 
+  test('when a sketch is solved again, it should be the committed pose, with bones of their length and nobody in the mat', () => {
+    type Solved = { readonly name: string; readonly A: Body; readonly B: Body };
+    const { poses } = JSON.parse(readFileSync(join(__dirname, '../data/solved.json'), 'utf8')) as { poses: Solved[] };
+    expect(poses.map((p) => p.name)).toEqual(SKETCHES.map((s) => s.name));
+    for (const pose of poses)
+      for (const body of [pose.A, pose.B]) {
+        for (const [a, b, lengthM] of BONES)
+          expect(
+            Math.abs(Math.hypot(...[0, 1, 2].map((d) => body[a]![d as 0] - body[b]![d as 0])) - lengthM),
+          ).toBeLessThan(0.008);
+        expect(Math.min(...body.map((p) => p[2]))).toBeGreaterThan(0.015);
+      }
+    for (const name of ['inverted_guard', 'heel_twist', 'lapel_shin_guard']) {
+      const [A, B] = solvePose(SKETCHES.find((s) => s.name === name)!);
+      expect(poses.find((p) => p.name === name)).toMatchObject({ A, B });
+    }
+  });
+
   test('when bodies move, no bone should stretch by more than a centimetre and a half, and nobody should sink into the mat', () => {
-    const [bout] = BOUTS;
-    const { staged } = laidOut(bout!);
     const thigh = (body: Body): number =>
       Math.hypot(...[0, 1, 2].map((d) => body[JOINT.left_hip]![d as 0] - body[JOINT.left_knee]![d as 0]));
-    for (let atS = 0; atS < staged.durationS; atS += 0.5)
-      for (const body of staged.bodiesAt(atS)) {
-        expect(Math.abs(thigh(body) - 0.43)).toBeLessThan(0.015);
-        expect(Math.min(...body.map((p) => p[2]))).toBeGreaterThan(-0.02);
-      }
+    for (const { staged } of BOUTS.map(laidOut))
+      for (let atS = 0; atS < staged.durationS; atS += 0.5)
+        for (const body of staged.bodiesAt(atS)) {
+          expect(Math.abs(thigh(body) - 0.43)).toBeLessThan(0.015);
+          expect(Math.min(...body.map((p) => p[2]))).toBeGreaterThan(-0.02);
+        }
   });
 });
 
@@ -101,9 +188,14 @@ describe('the demo library', () => {
     );
   });
 
-  test('when its clips are read, instants should lie in order inside the piece, and there should be sixteen', () => {
-    const clips = demoFootage().flatMap((f) => f.clips.map((c) => ({ ...c, frames: f.frames })));
-    expect(clips).toHaveLength(16);
+  test('when its clips are read, instants should lie in order inside the piece, and there should be sixty or more', () => {
+    const clips = demoFootage().flatMap((f) => f.clips.map((c) => ({ ...c, frames: f.cameras[0]!.frames })));
+    const looks = clips.flatMap((c) => c.looks);
+    expect([clips.length, looks.length]).toEqual([62, 3]);
+    for (const look of looks) {
+      expect(look.inFrame).toBeLessThan(look.outFrame);
+      expect(look.outFrame).toBeLessThanOrEqual(look.camera.frames);
+    }
     for (const c of clips) {
       const order = [0, c.inFrame, c.startFrame, c.commitFrame, c.endFrame, c.outFrame, c.frames];
       expect([...order].sort((a, b) => a - b)).toEqual(order);
@@ -116,6 +208,9 @@ describe('the demo library', () => {
     expect(new Set(said.map((s) => s.subject))).toEqual(new Set(['a', 'b']));
     expect(said.some((s) => s.result === 'failed')).toBe(true);
     expect(said.some((s) => (s.reactions ?? []).length > 0)).toBe(true);
+    expect(
+      BOUTS.filter((b) => b.logged === 'throughout').map((b) => new Set(b.said.map((s) => s.subject)).size),
+    ).toEqual([2, 2]);
     const actions = said.map((s) => s.action);
     for (const wanted of ['guard-pull', 'knee-through', 'underhook-up', 'back-take', 'knee-to-belly', 'armlock'])
       expect(actions).toContain(wanted);

@@ -26,14 +26,28 @@ export type DemoClip = {
   readonly commitFrame: number;
   readonly endFrame: number;
   readonly outFrame: number;
+  readonly parentId: string | null;
+  /** The same attempt from further cameras, in frames of their own files. */
+  readonly looks: readonly {
+    readonly clipId: string;
+    readonly camera: DemoCamera;
+    readonly inFrame: number;
+    readonly outFrame: number;
+  }[];
+};
+/** A file of the piece, and when it starts in the time of the piece. */
+export type DemoCamera = {
+  readonly angleId: string;
+  readonly fileId: string;
+  readonly file: string;
+  readonly frames: number;
+  readonly offsetMs: number;
 };
 export type DemoFootage = {
   readonly bout: Bout;
   readonly footageId: string;
-  readonly angleId: string;
-  readonly fileId: string;
   readonly athletes: readonly [{ id: string; name: string }, { id: string; name: string }];
-  readonly frames: number;
+  readonly cameras: readonly DemoCamera[];
   readonly clips: readonly DemoClip[];
 };
 
@@ -47,50 +61,74 @@ const controlOf = (text: string, id: string): Control => {
   return control;
 };
 
-const finishOf = (said: Said): Finish =>
-  'state' in said.finish
-    ? { kind: 'state', position: said.finish.state[0], role: said.finish.state[1] as Role }
-    : { kind: 'submission', submission: said.finish.submission, won: said.finish.won };
+const stateOf = ([position, role]: readonly [string, string]): State => ({ position, role: role as Role });
+
+const finishOf = ({ finish }: Said): Finish =>
+  'state' in finish
+    ? { kind: 'state', ...stateOf(finish.state) }
+    : 'submission' in finish
+      ? { kind: 'submission', submission: finish.submission, won: finish.won }
+      : { kind: 'reset', how: finish.reset, restart: stateOf(finish.restart) };
 
 /** Everything the demo's scripts imply, with ids that never change. */
 export const demoFootage = (): readonly DemoFootage[] =>
   BOUTS.map((bout) => {
-    const { staged, times } = laidOut(bout);
-    const table = timeTable(times.ticks, 1, TICKS_PER_S);
-    const frameOf = (atS: number): number => frameAtS(table, atS);
+    const laid = laidOut(bout);
+    const { staged } = laid;
+    const cameras = bout.cameras.map(({ file, startS }, by): DemoCamera => ({
+      angleId: seededId(`angle ${file}`),
+      fileId: seededId(`file ${file}`),
+      file,
+      frames: laid.cameras[by]!.ticks.length,
+      offsetMs: Math.round(startS * 1000),
+    }));
+    const tables = laid.cameras.map(({ ticks }) => timeTable(ticks, 1, TICKS_PER_S));
+    /** The frame of a camera that shows a second of the scene, by that camera's own clock. */
+    const frameOf = (atS: number, by = 0): number => {
+      const { startS, fastPpm } = bout.cameras[by]!;
+      return frameAtS(tables[by]!, Math.max(0, atS - startS) * (1 + fastPpm / 1e6));
+    };
+    const attemptId = (i: number): string => seededId(`attempt ${bout.id} ${i}`);
     const clips = bout.said.map((said, i): DemoClip => {
       const name = `${bout.id} ${i}`;
       const [first, last] = said.beats;
       const begin = staged.times[first]!,
         end = staged.times[last]!;
-      const startFrame = frameOf(begin.leaveS),
-        endFrame = frameOf(end.reachS);
-      const commitFrame = frameOf(begin.leaveS + (begin.reachS - begin.leaveS) * 0.45);
+      const [later, laterAtEnd] = said.laterS ?? [0, 0];
+      const startS = begin.leaveS + later,
+        endS = end.reachS + laterAtEnd,
+        inS = Math.max(0, startS - 0.4),
+        outS = Math.max(endS, end.reachS + (end.endS - end.reachS) * 0.7);
       return {
-        attemptId: seededId(`attempt ${name}`),
+        attemptId: attemptId(i),
         clipId: seededId(`clip ${name}`),
         said,
-        state: { position: said.from[0], role: said.from[1] as Role },
+        state: stateOf(said.from),
         finish: finishOf(said),
         controls: (said.grips ?? []).map((text, k) => controlOf(text, seededId(`control ${name} ${k}`))),
-        inFrame: frameOf(Math.max(0, begin.leaveS - 0.4)),
-        startFrame,
-        commitFrame,
-        endFrame,
-        outFrame: Math.min(times.ticks.length, frameOf(end.reachS + (end.endS - end.reachS) * 0.7) + 1),
+        inFrame: frameOf(inS),
+        startFrame: frameOf(startS),
+        commitFrame: frameOf(startS + (begin.reachS - begin.leaveS) * 0.45),
+        endFrame: frameOf(endS),
+        outFrame: Math.min(cameras[0]!.frames, frameOf(outS) + 1),
+        parentId: said.again ? attemptId(said.again.of) : null,
+        looks: (said.looks ?? []).map((by) => ({
+          clipId: seededId(`clip ${name} ${cameras[by]!.file}`),
+          camera: cameras[by]!,
+          inFrame: frameOf(inS, by),
+          outFrame: Math.min(cameras[by]!.frames, frameOf(outS, by) + 1),
+        })),
       };
     });
     const athlete = (k: 0 | 1): { id: string; name: string } => ({
-      id: seededId(`person ${bout.athletes[k]}`),
-      name: bout.athletes[k],
+      id: seededId(`person ${bout.athletes[k].name}`),
+      name: bout.athletes[k].name,
     });
     return {
       bout,
       footageId: seededId(`footage ${bout.id}`),
-      angleId: seededId(`angle ${bout.id}`),
-      fileId: seededId(`file ${bout.id}`),
       athletes: [athlete(0), athlete(1)],
-      frames: times.ticks.length,
+      cameras,
       clips,
     };
   });

@@ -1,11 +1,13 @@
+const { imul } = Math;
+
 /** Repeatable numbers in [0, 1): mulberry32, a 32-bit state; the same seed gives the same row. */
 export const randomOf = (seed: number): (() => number) => {
   let state = seed >>> 0;
   return () => {
     state = (state + 0x6d2b79f5) >>> 0;
     let t = state;
-    t = Math.imul(t ^ (t >>> 15), t | 1);
-    t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
+    t = imul(t ^ (t >>> 15), t | 1);
+    t ^= t + imul(t ^ (t >>> 7), t | 61);
     return ((t ^ (t >>> 14)) >>> 0) / 2 ** 32;
   };
 };

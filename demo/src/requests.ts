@@ -1,23 +1,23 @@
-import type { NewClip, NewFootage, NewPerson } from '@odograph/core/contract';
+import type { NewAngle, NewClip, NewFootage, NewLook, NewPerson } from '@odograph/core/contract';
 import { seededId } from './ids.js';
 import { demoFootage, type DemoClip, type DemoFootage } from './library.js';
 
 const footageRequest = (f: DemoFootage): NewFootage => ({
   editId: seededId(`edit footage ${f.bout.id}`),
   id: f.footageId,
-  angleId: f.angleId,
-  fileId: f.fileId,
+  angleId: f.cameras[0]!.angleId,
+  fileId: f.cameras[0]!.fileId,
   title: f.bout.title,
   setting: f.bout.setting,
-  logged: 'throughout',
+  logged: f.bout.logged,
   live: true,
   gi: f.bout.gi,
   counted: true,
   date: f.bout.date,
   athleteA: f.athletes[0],
   athleteB: f.athletes[1],
-  kitA: f.bout.kitNames[0],
-  kitB: f.bout.kitNames[1],
+  kitA: f.bout.athletes[0].wears,
+  kitB: f.bout.athletes[1].wears,
 });
 
 const clipRequest = (f: DemoFootage, c: DemoClip): NewClip => ({
@@ -27,14 +27,19 @@ const clipRequest = (f: DemoFootage, c: DemoClip): NewClip => ({
     subject: c.said.subject,
     state: c.state,
     action: c.said.action,
+    lead: c.said.lead ?? null,
+    intent: c.said.bait ? 'bait' : 'own',
     result: c.said.result,
+    shownAs: c.said.mistake ? 'mistake' : 'right',
+    parentId: c.parentId,
+    series: c.said.again?.series ?? 1,
     depth: c.said.depth ?? null,
     finish: c.finish,
     controls: c.controls,
-    reactions: (c.said.reactions ?? []).map((what, i, all) => ({
+    reactions: [...(c.said.reactions ?? []), ...(c.said.attack ? [c.said.attack] : [])].map((what, i, all) => ({
       id: seededId(`reaction ${c.attemptId} ${i}`),
       what,
-      isAction: false,
+      isAction: what === c.said.attack,
       deciding: i === all.length - 1,
     })),
     reasons: (c.said.reasons ?? []).map((reason, i) => ({
@@ -46,8 +51,36 @@ const clipRequest = (f: DemoFootage, c: DemoClip): NewClip => ({
     commitFrame: c.commitFrame,
     endFrame: c.endFrame,
   },
-  clip: { id: c.clipId, angleId: f.angleId, inFrame: c.inFrame, outFrame: c.outFrame, note: c.said.note ?? '' },
+  clip: {
+    id: c.clipId,
+    angleId: f.cameras[0]!.angleId,
+    inFrame: c.inFrame,
+    outFrame: c.outFrame,
+    note: c.said.note ?? '',
+  },
 });
+
+/** Further cameras of a piece, and the clips cut from them: further looks at attempts that are told already. */
+const angleRequests = (f: DemoFootage): readonly (NewAngle & { readonly footageId: string })[] =>
+  f.cameras.slice(1).map((camera) => ({
+    editId: seededId(`edit angle ${camera.file}`),
+    footageId: f.footageId,
+    id: camera.angleId,
+    fileId: camera.fileId,
+    offsetMs: camera.offsetMs,
+  }));
+const lookRequests = (c: DemoClip): readonly (NewLook & { readonly attemptId: string })[] =>
+  c.looks.map(({ clipId, camera, inFrame, outFrame }) => ({
+    editId: seededId(`edit clip ${clipId}`),
+    attemptId: c.attemptId,
+    clip: { id: clipId, angleId: camera.angleId, inFrame, outFrame, note: '' },
+  }));
+
+/** Those on the footage who have an account, by their name. */
+const ACCOUNTS: ReadonlyMap<string, string> = new Map([
+  ['Maren Oxblood', seededId('account coach')],
+  ['Pell Quarrier', seededId('account student')],
+]);
 
 /** Everybody on the demo's footage, all of them adults who agreed to be shown to the academy; those of the room are members. */
 const personRequests = (footage: readonly DemoFootage[]): readonly NewPerson[] => {
@@ -62,7 +95,7 @@ const personRequests = (footage: readonly DemoFootage[]): readonly NewPerson[] =
     name,
     athlete: true,
     member: training,
-    accountId: null,
+    accountId: ACCOUNTS.get(name) ?? null,
     level: null,
     age: 'adult',
     filming: true,
@@ -96,9 +129,11 @@ export const demoRequests = (): { readonly academies: readonly unknown[] } => {
           },
         ],
         persons: personRequests(footage),
-        files: footage.map((f) => ({ id: f.fileId, path: `${f.bout.id}.mp4` })),
+        files: footage.flatMap((f) => f.cameras.map(({ fileId, file }) => ({ id: fileId, path: `${file}.mp4` }))),
         footage: footage.map(footageRequest),
+        angles: footage.flatMap(angleRequests),
         clips: footage.flatMap((f) => f.clips.map((c) => clipRequest(f, c))),
+        looks: footage.flatMap((f) => f.clips.flatMap(lookRequests)),
       },
       {
         id: seededId('academy tidegate'),
@@ -116,7 +151,9 @@ export const demoRequests = (): { readonly academies: readonly unknown[] } => {
         persons: [],
         files: [],
         footage: [],
+        angles: [],
         clips: [],
+        looks: [],
       },
     ],
   };

@@ -1,8 +1,18 @@
-import { expect, frameSaid, openBench, settled, signIn, test } from './support/test.js';
+import { DEMO_SIZE, expect, frameSaid, openBench, settled, signIn, test } from './support/test.js';
 import { frameShown } from './support/strip.js';
 
-const PIECES = ['Lantern Cup, final round', 'Thursday sparring, third round'] as const;
+const PIECES = [
+  ['Lantern Cup, final round', 'lantern-final'],
+  ['Lantern Cup, final round', 'lantern-final-phone'],
+  ['Harbour Open, second round', 'harbour-open'],
+  ['Thursday sparring, third round', 'thursday-round'],
+  ['Early room, round without jackets', 'morning-round'],
+  ['Guard class: lapels, sweeps, collars', 'guard-class'],
+  ['Leg class: into the legs, slowly', 'leg-class'],
+] as const;
 const MOVES = 200;
+// nothing is written here: the tests may share the workers
+test.describe.configure({ mode: 'parallel' });
 
 /** A repeatable stream of numbers from 0 to 1 (mulberry32). */
 const random = (seed: number) => () => {
@@ -12,14 +22,18 @@ const random = (seed: number) => () => {
   return ((t ^ (t >>> 14)) >>> 0) / 2 ** 32;
 };
 
-for (const [n, title] of PIECES.entries())
-  test(`when ${title} is stepped and jumped through, every picture should be exactly the frame that is named`, async ({
+for (const [n, [title, file]] of PIECES.entries())
+  test(`when ${file} is stepped and jumped through, every picture should be exactly the frame that is named`, async ({
     page,
     running,
   }) => {
     test.setTimeout(240_000);
     await signIn(page, running.url);
     await openBench(page, title);
+    if (file.endsWith('-phone')) await page.getByText(file, { exact: true }).click();
+    const phone = page.getByRole('radio', { name: 'lantern-final-phone' });
+    if (title === PIECES[1][0]) await expect(phone).toBeChecked({ checked: n === 1 });
+    await settled(page);
     const next = random(n + 7);
     const line = (await page.getByRole('slider', { name: 'Frame' }).boundingBox())!;
     const wrong: unknown[] = [];
@@ -52,9 +66,9 @@ test('when any clip is opened, its first and its last frame should be exactly th
     clips: { id: string; angleId: string; in: { frame: number }; out: { frame: number } }[];
     angles: { id: string; footageId: string }[];
   };
-  expect(library.clips).toHaveLength(16);
+  expect(library.clips).toHaveLength(DEMO_SIZE[1]);
   for (const { id, footageId } of library.angles) {
-    await page.goto(`${running.url}/break-down/${footageId}`);
+    await page.goto(`${running.url}/break-down/${footageId}?camera=${id}`);
     await settled(page);
     for (const clip of library.clips.filter((c) => c.angleId === id).sort((a, b) => a.in.frame - b.in.frame)) {
       await page.keyboard.press('ArrowDown');

@@ -54,7 +54,7 @@ test('when an instructor does the whole job once, with a restart in the middle, 
 
     // take a file in, by keyboard from the form on
     await page.getByTestId('file-picker').setInputFiles(join(ROOT, 'demo/footage/lantern-final.mp4'));
-    await expect(page.getByTestId('taking-in')).toContainText('746 frames');
+    await expect(page.getByTestId('taking-in')).toContainText('1,084 frames');
     const form = page.getByRole('form', { name: 'Who is who?' });
     await form.getByLabel('What it is called').fill('Club evening, first round');
     await form.getByLabel('First athlete (us)').fill('Orla Venn');
@@ -111,15 +111,15 @@ test('when an instructor does the whole job once, with a restart in the middle, 
     await say(page, 'Entry', 'knee cut');
     await page.getByRole('combobox', { name: 'Position' }).click();
     await say(page, 'Position', 'one leg caught top');
-    await expect(page.getByTestId('clips-shown')).toHaveText('1 of 17');
-    await expect(page.getByRole('listitem')).toContainText('Orla Venn');
+    await expect(page.getByTestId('clips-shown')).toHaveText('2 of 66');
+    await expect(page.getByRole('listitem').filter({ hasText: 'Orla Venn' })).toHaveCount(1);
     await page.getByRole('link', { name: /Orla Venn from half guard/ }).click();
     await page.locator(`[data-testid=picture][data-settled=true][data-frame="${KNOWN_FRAME}"]`).waitFor();
     expect(await frameShown(page)).toBe(KNOWN_FRAME);
 
     // see it on the map, and its clip on the spot
     await page.getByRole('navigation').getByRole('link', { name: 'Map' }).click();
-    await expect(page.getByTestId('map-totals')).toContainText('17 attempts on 17 lines');
+    await expect(page.getByTestId('map-totals')).toContainText('28 attempts on 53 lines');
     await page.getByRole('button', { name: 'half guard, top', exact: true }).focus();
     await page.keyboard.press('Enter');
     await page
@@ -131,9 +131,9 @@ test('when an instructor does the whole job once, with a restart in the middle, 
 
     // two places: a route between them
     await page.getByRole('link', { name: 'Routes to any submission' }).click();
-    await expect(page.getByTestId('route')).toHaveCount(1);
-    await expect(page.getByTestId('route')).toContainText('2 steps');
-    await page.getByRole('link', { name: 'Play it' }).click();
+    const route = page.getByTestId('route').filter({ hasText: 'mount' });
+    await expect(route).toContainText('2 steps');
+    await route.getByRole('link', { name: 'Play it' }).click();
 
     // play it to the end: each clip loops until one goes on
     await expect(page.getByTestId('step')).toHaveText('step 1 of 2');
@@ -166,15 +166,13 @@ test('when an instructor does the whole job once, with a restart in the middle, 
       return readFileSync(join(folder, file), 'utf8');
     };
     const graph = readGraphml(await take('Save the map as GraphML', 'map.graphml'));
-    const own: ImpliedLine = {
-      from: 'half-guard/top',
+    const own = {
+      from: ['half-guard', 'top'],
       action: 'knee-through',
-      to: 'mount/top',
-      count: 1,
-      attempts: 1,
-      successes: 1,
-    };
-    expect(inOrder(graph.edges.map(lineOf))).toEqual(inOrder([...impliedLines(), own]));
+      finish: { state: ['mount', 'top'] },
+      result: 'success',
+    } as const;
+    expect(inOrder(graph.edges.map(lineOf))).toEqual(inOrder(impliedLines([own])));
 
     // and the analysis of the exported library, without server or browser, is the same map
     await take('Save the library as JSON', 'library.json');
@@ -197,7 +195,11 @@ test('when an instructor does the whole job once, with a restart in the middle, 
     const analysis = JSON.parse(readFileSync(join(folder, 'analysis.json'), 'utf8')) as {
       routes: { best: { places: string[] }[] }[];
     };
-    expect(analysis.routes[0]!.best[0]!.places).toEqual(['half-guard/top', 'mount/top', 'won:straight-armlock']);
+    expect(analysis.routes[0]!.best.map((r) => r.places)).toContainEqual([
+      'half-guard/top',
+      'mount/top',
+      'won:straight-armlock',
+    ]);
   } finally {
     await running.dispose();
   }

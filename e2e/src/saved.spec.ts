@@ -33,7 +33,7 @@ test('when server and database are killed right after the interface said saved, 
     await running.up();
     await page.reload();
     await settled(page);
-    await expect(clips(page)).toHaveCount(9);
+    await expect(clips(page)).toHaveCount(14);
     await expect(clips(page).last()).toContainText('from north-south, bottom');
 
     // each part on its own: said, called saved, killed, there

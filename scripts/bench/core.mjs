@@ -87,7 +87,7 @@ for (const size of ['S', 'M', 'L']) {
   const ours = targets.map((to) => kBestRoutes(graph, from, new Set([to]), 10));
   const oursMs = cpu(() => targets.forEach((to) => kBestRoutes(graph, from, new Set([to]), 10)), 5);
   const answer = JSON.parse(
-    execFileSync('python3', [join(import.meta.dirname, 'routes.py')], {
+    execFileSync(process.env.BENCH_PYTHON ?? 'python3', [join(import.meta.dirname, 'routes.py')], {
       input: JSON.stringify({ nodes: graph.nodes, arcs, from, targets, k: 10, runs: size === 'L' ? 1 : 3 }),
       encoding: 'utf8',
       maxBuffer: 2 ** 28,

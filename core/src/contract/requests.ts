@@ -84,6 +84,11 @@ export type AttemptFields = Pick<
   | 'controls'
   | 'reactions'
   | 'reasons'
+  | 'resisted'
+  | 'shownAs'
+  | 'parentId'
+  | 'series'
+  | 'counterOfId'
 > & { readonly startFrame: number; readonly commitFrame: number | null; readonly endFrame: number };
 
 const attemptFields = {
@@ -103,6 +108,13 @@ const attemptFields = {
   controls: Joi.array<readonly Control[]>().items(control).max(LIST_LIMIT),
   reactions: Joi.array<readonly ReactionUse[]>().items(reaction).max(LIST_LIMIT),
   reasons: Joi.array<readonly ReasonUse[]>().items(reason).max(LIST_LIMIT),
+  /** Whether the other side resisted; null = as the setting says. */
+  resisted: Joi.boolean().allow(null),
+  shownAs: Joi.string<Attempt['shownAs']>().valid('right', 'mistake'),
+  /** The first of the tries that this one goes on with, and the how manieth it is. */
+  parentId: id().allow(null),
+  series: Joi.number().integer().min(1).max(99),
+  counterOfId: id().allow(null),
 };
 
 /** Everything in one edit carries the edit's id (made by the client), so that sending it twice does it once. */
@@ -133,6 +145,10 @@ const clipWithAttempt = {
   }).required(),
 };
 export const newClip = Joi.object<NewClip>({ editId: editId(), ...clipWithAttempt });
+
+/** One more clip of an attempt that is told already: another camera, a replay, other edges. */
+export type NewLook = { readonly editId: string; readonly clip: NewClip['clip'] };
+export const newLook = Joi.object<NewLook>({ editId: editId(), clip: clipWithAttempt.clip });
 
 /** Many clips at once, as they come from a list: one edit, undone as one. */
 export type NewClips = { readonly editId: string; readonly clips: readonly Omit<NewClip, 'editId'>[] };
@@ -215,6 +231,23 @@ export const newFootage = Joi.object<NewFootage>({
   date: footageFields.date.default(null),
   kitA: footageFields.kitA.default(''),
   kitB: footageFields.kitB.default(''),
+});
+
+/** Longest shift between two cameras, in milliseconds: a day. */
+const OFFSET_LIMIT_MS = 86_400_000;
+
+/** The whole of one more file of the same event. `offsetMs` is when its first frame was filmed, in the time of the footage. */
+export type NewAngle = {
+  readonly editId: string;
+  readonly id: string;
+  readonly fileId: string;
+  readonly offsetMs: number;
+};
+export const newAngle = Joi.object<NewAngle, true>({
+  editId: editId(),
+  id: id().required(),
+  fileId: id().required(),
+  offsetMs: Joi.number().integer().min(-OFFSET_LIMIT_MS).max(OFFSET_LIMIT_MS).required(),
 });
 
 export type FootageEdit = {

@@ -48,7 +48,7 @@ const library: Library = {
     id,
     name: `Person ${id}`,
   })),
-  files: [{ id: 'file', timeBaseNum: 1, timeBaseDen: 25 } as MediaFile],
+  files: [{ id: 'file', name: 'hall.mp4', timeBaseNum: 1, timeBaseDen: 25 } as MediaFile],
   footage: pieces.map((f) => ({ ...f, title: f.title || `Footage ${f.id}` })),
   angles: pieces.map((f) => ({
     id: `angle ${f.id}`,
@@ -69,7 +69,13 @@ const library: Library = {
 };
 const footageOf = (a: Attempt) => library.footage.find((f) => f.id === a.footageId)!;
 const written = clipsCsv(
-  clips.map((clip, i) => ({ clip, attempt: attempts[i]!, footage: footageOf(attempts[i]!), table })),
+  clips.map((clip, i) => ({
+    clip,
+    attempt: attempts[i]!,
+    footage: footageOf(attempts[i]!),
+    table,
+    camera: 'hall.mp4',
+  })),
   library,
   words,
 );
@@ -111,6 +117,29 @@ describe('clips as a list', () => {
     expect(new Set(read(written).map((r) => r.does))).toEqual(new Set(['there already']));
     const twice = read(`${written}${written.split('\r\n')[1]!}`, { ...library, attempts: [], clips: [] });
     expect(twice.at(-1)!.does).toBe('there already');
+  });
+
+  test('when footage was filmed twice, each line should come back to the camera that it was cut from', () => {
+    const [angle] = library.angles;
+    const phone = { ...angle!, id: 'phone angle', fileId: 'phone', offsetMs: 2000 };
+    const twice: Library = {
+      ...library,
+      files: [...library.files, { id: 'phone', name: 'phone.mp4', timeBaseNum: 1, timeBaseDen: 25 } as MediaFile],
+      angles: [...library.angles, phone],
+      attempts: [],
+      clips: [],
+    };
+    const [clip, attempt] = [clips[0]!, attempts[0]!];
+    const footage = library.footage.find((f) => f.id === angle!.footageId)!;
+    const line = (camera: string): string => clipsCsv([{ clip, attempt, footage, table, camera }], library, words);
+    expect(read(line('phone.mp4'), twice)[0]).toMatchObject({ does: 'makes', angleId: 'phone angle' });
+    expect(read(line('phone'), twice)[0]).toMatchObject({ angleId: 'phone angle', notUnderstood: [] });
+    expect(read(line(''), twice)[0]).toMatchObject({ angleId: angle!.id, notUnderstood: [] });
+    expect(read(line('drone'), twice)[0]).toMatchObject({
+      does: 'makes',
+      angleId: angle!.id,
+      notUnderstood: [{ column: 'camera', text: 'drone' }],
+    });
   });
 
   test('when a note looks like a formula, it should be written as text', () => {

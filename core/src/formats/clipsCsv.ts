@@ -7,6 +7,7 @@ import {
   readControls,
   sayControl,
   stateId,
+  type Angle,
   type Attempt,
   type Clip,
   type Control,
@@ -34,6 +35,7 @@ import { writeCsv, type Table } from './csv.js';
 /** The columns of a list of clips: what each is called, and what it may be called in other people's lists. */
 export const CLIP_COLUMNS = {
   footage: ['footage', 'video', 'match', 'title'],
+  camera: ['camera', 'file', 'angle'],
   in: ['in', 'start', 'begin', 'from time'],
   out: ['out', 'end', 'to time'],
   athlete: ['athlete', 'who', 'subject'],
@@ -86,6 +88,8 @@ export type ListedClip = {
   readonly attempt: Attempt;
   readonly footage: Footage;
   readonly table: TimeTable;
+  /** Name of the file that the clip is cut from. */
+  readonly camera: string;
 };
 
 /** Clips as comma separated text, one a line, in words that {@link readClips} reads back. */
@@ -94,10 +98,11 @@ export const clipsCsv = (clips: readonly ListedClip[], library: Pick<Library, 'p
     listText(attempt.controls.filter((c) => c.holder === holder).map((c) => sayControl(c, words)));
   return writeCsv(
     COLUMNS.map((column) => CLIP_COLUMNS[column][0]),
-    clips.map(({ clip, attempt, footage, table }): readonly string[] => {
+    clips.map(({ clip, attempt, footage, table, camera }): readonly string[] => {
       const does = words.action(attempt.action ?? '')?.does;
       const cells: Record<ClipColumn, string> = {
         footage: footage.title,
+        camera,
         in: timecode(table, clip.in.frame),
         out: clip.out.frame < table.ticks.length ? timecode(table, clip.out.frame) : `#${clip.out.frame}`,
         athlete: athletesOf(footage, library.persons)[attempt.subject],
@@ -164,6 +169,21 @@ const finder = <T>(choices: readonly Sayable<T>[]): Finder<T> => {
   return (text) => byText.get(asCompared(text));
 };
 
+/** The name of a file as one says it: without its ending. */
+export const fileTitle = (name: string): string => name.replace(/\.[a-z0-9]+$/i, '');
+
+/** The angles of a footage with what their files are called, with and without the ending. */
+const camerasOf = (
+  library: Library,
+  footageId: string,
+): readonly { readonly angle: Angle; readonly names: readonly string[] }[] =>
+  library.angles
+    .filter((a) => a.footageId === footageId)
+    .map((angle) => {
+      const name = library.files.find((f) => f.id === angle.fileId)?.name ?? '';
+      return { angle, names: [name, fileTitle(name)].filter(Boolean) };
+    });
+
 const YES = new Set(['yes', 'y', 'x', '1', 'true', 'bait']);
 const LONGEST_NOTE = 4000;
 
@@ -208,9 +228,12 @@ export const readClips = (
     });
     if (unreadable.has(line)) return nothing('unreadable', cells.join(', '));
     const footage = footageOf(cell('footage'));
-    const angle = footage && library.angles.find((a) => a.footageId === footage.id);
+    const cameras = footage ? camerasOf(library, footage.id) : [];
+    const named = finder(cameras.map(({ angle, names }) => ({ value: angle, texts: names })))(cell('camera'));
+    const angle = named ?? cameras[0]?.angle;
     const times = angle && tableOf(angle.id);
     if (!footage || !angle || !times) return nothing('footage', cell('footage'));
+    if (cell('camera') !== '' && !named) notUnderstood.push({ column: 'camera', text: cell('camera') });
     const [inFrame, outFrame] = [frameOfText(times, cell('in')), frameOfText(times, cell('out'))];
     if (inFrame === undefined) return nothing('in', cell('in'));
     if (outFrame === undefined) return nothing('out', cell('out'));

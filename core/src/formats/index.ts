@@ -6,6 +6,7 @@ export {
   CLIP_COLUMNS,
   NEEDED_COLUMNS,
   clipsCsv,
+  fileTitle,
   guessMapping,
   readClips,
   type ClipColumn,

@@ -1,6 +1,6 @@
 import type { Angle, Attempt, Clip, Footage, KeptRoute, MediaFile, Person, Timed } from '../attempts/index.js';
 import type { Logged } from '../map/index.js';
-import { footageSeconds } from '../timecode/index.js';
+import { angleClock, footageSeconds } from '../timecode/index.js';
 import { SHIPPED_WORDS, withChanges, type Circumstances, type WordChange, type Words } from '../vocabulary/index.js';
 
 /** Everything an academy has logged: what the interface loads and what the export holds. */
@@ -38,7 +38,7 @@ export const timedOf = (library: Pick<Library, 'attempts' | 'angles' | 'files'>,
       const angle = library.angles.find((a) => a.id === attempt.angleId);
       const file = angle && library.files.find((f) => f.id === angle.fileId);
       if (!angle || !file) return [];
-      const clock = { ...angle, timeBaseNum: file.timeBaseNum, timeBaseDen: file.timeBaseDen };
+      const clock = angleClock(angle, file);
       const startS = footageSeconds(clock, attempt.start.pts);
       return [
         {

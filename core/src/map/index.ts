@@ -6,10 +6,11 @@ export { RowTable, type FootageRow, type Logged } from './rows.js';
 export { Tally } from './tally.js';
 export { WHOLE, type CountingView, type PointOfView } from './view.js';
 export { applyRows, messageOf, packRows, unpackRows, type RowsMessage } from './packed.js';
-export { mostCarrying, neighboursOf, weightOf } from './neighbours.js';
+export { mostCarrying, neighboursOf, placesByWeight, weightOf } from './neighbours.js';
 export {
   layoutMap,
   splitLabel,
+  widthNeeded,
   type LayoutOptions,
   type MapLayout,
   type PlacedColumn,

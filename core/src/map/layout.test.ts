@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { defaultHeight, stateId, type PlaceId } from '../attempts/index.js';
 import { shippedWords } from '../vocabulary/index.js';
-import { layoutMap, mostCarrying, neighboursOf, splitLabel, type PlacedPlace } from './index.js';
+import { layoutMap, mostCarrying, neighboursOf, splitLabel, widthNeeded, type PlacedPlace } from './index.js';
 
 const words = shippedWords();
 const ALL: readonly PlaceId[] = [
@@ -33,6 +33,19 @@ describe('layout of the map', () => {
         });
       }),
       { numRuns: 150 },
+    );
+  });
+
+  test('when the picture is as wide as the places need, it should get no wider, and wider where it is narrower than that', () => {
+    fc.assert(
+      fc.property(fc.uniqueArray(fc.constantFrom(...ALL), { minLength: 1, maxLength: 24 }), (places) => {
+        const heightOf = (id: PlaceId): number | undefined => defaultHeight(id, words);
+        const needed = widthNeeded(places, heightOf, words, options);
+        const widthIn = (width: number): number => layoutMap(places, [], heightOf, words, { ...options, width }).width;
+        expect(widthIn(needed + 1)).toBeCloseTo(needed + 1, 6);
+        expect(widthIn(needed / 2)).toBeCloseTo(needed, 6);
+      }),
+      { numRuns: 60 },
     );
   });
 

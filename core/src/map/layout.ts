@@ -110,18 +110,13 @@ const alongRow = (
   return placed;
 };
 
-/**
- * Where everything on the map lies. Column = family, from standing to the back (families without places take none); y = height, so up is always
- * better; places at one height side by side in up to three lanes; submissions won along the top edge, lost along the bottom edge, near what leads to them.
- * The order of the lanes is chosen by sweeps so that lines stay short. No two boxes overlap. The picture may get wider than asked where labels need it.
- */
-export const layoutMap = (
-  places: readonly PlaceId[],
-  lines: readonly Pick<Line, 'from' | 'to'>[],
-  heightOf: (id: PlaceId) => number | undefined,
-  words: Words,
-  options: LayoutOptions,
-): MapLayout => {
+type Lanes = readonly (readonly (Item & { readonly labelY: number })[])[];
+type HeightOf = (id: PlaceId) => number | undefined;
+
+const laneWidth = (lane: readonly Item[]): number => Math.max(...lane.map((i) => i.width));
+
+/** Everything about a picture that does not depend on the order of its lanes. */
+const measured = (places: readonly PlaceId[], heightOf: HeightOf, words: Words, options: LayoutOptions) => {
   const rowHeight = options.lineHeight * 2 + 6;
   const sorted = [...new Set(places)].sort();
   const familyOf = new Map(sorted.map((id) => [id, placeFamily(id, words)]));
@@ -141,9 +136,7 @@ export const layoutMap = (
       height: Math.max(DOT * 2, options.lineHeight * label.length) + 2,
     };
   };
-
-  const columns: { family: Family | 'reset'; lanes: readonly (readonly (Item & { readonly labelY: number })[])[] }[] =
-    [];
+  const columns: { readonly family: Family | 'reset'; readonly lanes: Lanes }[] = [];
   for (const family of [...(['reset'] as const), ...FAMILIES]) {
     const items = sorted
       .filter((id) => familyOf.get(id) === family)
@@ -151,11 +144,34 @@ export const layoutMap = (
       .sort((a, b) => a.y - b.y || (a.id < b.id ? -1 : 1));
     if (items.length) columns.push({ family, lanes: intoLanes(items) });
   }
-  const laneWidth = (lane: readonly Item[]): number => Math.max(...lane.map((i) => i.width));
   const needed = columns.reduce(
     (sum, c) => sum + c.lanes.reduce((w, l) => w + laneWidth(l) + LANE_GAP, 0) + COLUMN_GAP,
     0,
   );
+  return { rowHeight, won, lost, unitY, zeroY, itemOf, columns, needed };
+};
+
+/** The least width in pixels at which the places lie side by side without overlap. */
+export const widthNeeded = (
+  places: readonly PlaceId[],
+  heightOf: HeightOf,
+  words: Words,
+  options: Omit<LayoutOptions, 'width'>,
+): number => measured(places, heightOf, words, { ...options, width: 0 }).needed;
+
+/**
+ * Where everything on the map lies. Column = family, from standing to the back (families without places take none); y = height, so up is always
+ * better; places at one height side by side in up to three lanes; submissions won along the top edge, lost along the bottom edge, near what leads to them.
+ * The order of the lanes is chosen by sweeps so that lines stay short. No two boxes overlap. The picture may get wider than asked where labels need it.
+ */
+export const layoutMap = (
+  places: readonly PlaceId[],
+  lines: readonly Pick<Line, 'from' | 'to'>[],
+  heightOf: HeightOf,
+  words: Words,
+  options: LayoutOptions,
+): MapLayout => {
+  const { rowHeight, won, lost, unitY, zeroY, itemOf, columns, needed } = measured(places, heightOf, words, options);
   const spare = Math.max(0, options.width - needed) / Math.max(1, columns.length);
 
   const order = columns.map((c) => c.lanes);

@@ -10,18 +10,20 @@ export const weightOf = (line: Pick<Line, 'count' | 'picked' | 'shown'>): number
 
 export type Extent = { readonly places: number; readonly lines: number };
 
+/** All places, those that carry most first; ties by id. */
+export const placesByWeight = (lines: readonly Seen[]): readonly PlaceId[] => {
+  const weight = new Map<PlaceId, number>();
+  for (const line of lines)
+    for (const place of new Set([line.from, line.to])) weight.set(place, (weight.get(place) ?? 0) + weightOf(line));
+  return [...weight].sort(([a, x], [b, y]) => y - x || (a < b ? -1 : 1)).map(([place]) => place);
+};
+
 /** Look at the whole: the places that carry most and the lines between them that carry most; ties by id. */
 export const mostCarrying = <L extends Seen>(
   lines: readonly L[],
   most: Extent,
 ): { readonly places: readonly PlaceId[]; readonly lines: readonly L[] } => {
-  const weight = new Map<PlaceId, number>();
-  for (const line of lines)
-    for (const place of new Set([line.from, line.to])) weight.set(place, (weight.get(place) ?? 0) + weightOf(line));
-  const places = [...weight]
-    .sort(([a, x], [b, y]) => y - x || (a < b ? -1 : 1))
-    .slice(0, most.places)
-    .map(([place]) => place);
+  const places = placesByWeight(lines).slice(0, most.places);
   const chosen = new Set(places);
   const shown = lines
     .filter((l) => chosen.has(l.from) && chosen.has(l.to))

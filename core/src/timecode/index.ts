@@ -11,5 +11,5 @@ export {
   timecode,
   type TimeTable,
 } from './timetable.js';
-export { footageSeconds, type AngleClock } from './footageTime.js';
+export { angleClock, fileSeconds, footageSeconds, type AngleClock } from './footageTime.js';
 export { frameOfText } from './clipTime.js';

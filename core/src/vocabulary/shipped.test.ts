@@ -9,6 +9,7 @@ import {
   cautionsOf,
   otherRole,
   shippedWords,
+  type Words,
   tokens,
   withChanges,
   type Circumstances,
@@ -171,6 +172,45 @@ describe("an academy's own changes", () => {
     const forOthers = withChanges(SHIPPED_WORDS, changes, { accountId: 'sten' });
     expect(forOthers.of('reaction').some((r) => r.key === 'own-turn')).toBe(false);
     expect(forOthers.name('reaction', 'own-turn')).toBe('turns the wrong way');
+  });
+});
+
+describe('the scope of a new name and of hiding', () => {
+  const changes = [
+    {
+      id: '1',
+      version: 1,
+      kind: 'position',
+      key: 'mount',
+      name: 'on top of it all',
+      scope: { kind: 'coach', accountId: 'orla' },
+    },
+    {
+      id: '2',
+      version: 1,
+      kind: 'reaction',
+      key: 'frames',
+      hidden: true,
+      scope: { kind: 'footage', footageId: 'f' },
+    },
+  ] as const;
+  const wordsFor = (who: Circumstances): Words => withChanges(SHIPPED_WORDS, changes, who);
+
+  test('when a coach renames a word for himself, others should read it as it ships, and he find it by both names', () => {
+    expect(wordsFor({}).name('position', 'mount')).toBe('mount');
+    expect(wordsFor({ accountId: 'sten' }).position('mount')!.aliases).not.toContain('on top of it all');
+    const his = wordsFor({ accountId: 'orla' }).position('mount')!;
+    expect(his.name).toBe('on top of it all');
+    expect(his.aliases).toContain('mount');
+  });
+
+  test('when a word is hidden for one footage, it should be offered everywhere else, and be read there all the same', () => {
+    const isOffered = (who: Circumstances): boolean =>
+      wordsFor(who)
+        .of('reaction')
+        .some((r) => r.key === 'frames');
+    expect([isOffered({}), isOffered({ footageId: 'g' }), isOffered({ footageId: 'f' })]).toEqual([true, true, false]);
+    expect(wordsFor({ footageId: 'f' }).get('reaction', 'frames')).toBeDefined();
   });
 });
 

@@ -125,7 +125,7 @@ export type WordChange = {
   readonly hidden?: boolean;
   /** Present where the word itself is the academy's own. */
   readonly definition?: Definition;
-  /** For whom an own word is offered; absent = the academy. It is read by everybody. */
+  /** Where the new name and hiding hold; of an own word, where it is offered (it is read by everybody). Absent = the academy. */
   readonly scope?: Scope;
 };
 

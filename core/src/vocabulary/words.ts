@@ -59,12 +59,12 @@ export class Words {
 const holds = (scope: Scope, { accountId, footageId }: Circumstances): boolean =>
   scope.kind === 'academy' || (scope.kind === 'coach' ? scope.accountId === accountId : scope.footageId === footageId);
 
-const laidOver = (word: Word, change: WordChange, circumstances: Circumstances): Word => ({
+const laidOver = (word: Word, name: string, change: WordChange, circumstances: Circumstances): Word => ({
   ...word,
-  name: change.name ?? word.name,
+  name,
   aliases: [
     ...word.aliases,
-    ...(change.name !== undefined && change.name !== word.name ? [word.name] : []),
+    ...(name === word.name ? [] : [word.name]),
     ...(change.aliases ?? []).filter((a) => holds(a.scope, circumstances)).map((a) => a.alias),
   ],
 });
@@ -80,8 +80,9 @@ const ownWord = ({ key, name, definition }: WordChange): Word | undefined => {
 
 /**
  * Lays an academy's changes over a list of words. A change keeps only what it names, so a renewed list shows through everywhere else;
- * aliases are added to the shipped ones; words with a definition are the academy's own. A hidden word, and an own word outside its scope, is
- * still read where it stands, but offered no more. Changes to words that the list does not have are kept out.
+ * aliases are added to the shipped ones; words with a definition are the academy's own. A new name and hiding hold in the scope of the change (an own
+ * word is offered there only), each alias in its own. A hidden word, and an own word outside its scope, is still read where it stands, but offered no
+ * more. Changes to words that the list does not have are kept out.
  */
 export const withChanges = (
   list: readonly Word[],
@@ -95,8 +96,14 @@ export const withChanges = (
     readOnly: Word[] = [];
   for (const word of [...list, ...own]) {
     const change = byKey.get(`${word.kind}:${word.key}`);
-    const isOffered = !change?.hidden && holds(change?.scope ?? { kind: 'academy' }, circumstances);
-    (isOffered ? offered : readOnly).push(change ? laidOver(word, change, circumstances) : word);
+    if (!change) {
+      offered.push(word);
+      continue;
+    }
+    const isHere = holds(change.scope ?? { kind: 'academy' }, circumstances);
+    const isOffered = change.definition ? isHere && !change.hidden : !(isHere && change.hidden);
+    const name = change.definition || isHere ? (change.name ?? word.name) : word.name;
+    (isOffered ? offered : readOnly).push(laidOver(word, name, change, circumstances));
   }
   return new Words(offered, readOnly);
 };

@@ -10,6 +10,7 @@ import {
   pelvisFront,
   type Blend,
   type Body,
+  type Capsule,
 } from './skeleton.js';
 import type { Vec } from './vector.js';
 
@@ -19,6 +20,7 @@ export type Loose = [number, number, number][];
 export const loosen = (body: Body): Loose => body.map((p) => [p[0], p[1], p[2]]);
 
 const MASS = INVERSE_MASS as number[];
+const { max, sqrt } = Math;
 
 /** Moves two joints of a body along the line between them until they are `distance` metres apart. */
 const keepDistance = (body: Loose, a: number, b: number, distance: number, stiffness: number): void => {
@@ -27,7 +29,7 @@ const keepDistance = (body: Loose, a: number, b: number, distance: number, stiff
   const dx = p[0] - q[0];
   const dy = p[1] - q[1];
   const dz = p[2] - q[2];
-  const now = Math.hypot(dx, dy, dz) || 1e-9;
+  const now = sqrt(dx * dx + dy * dy + dz * dz) || 1e-9;
   const error = ((now - distance) / now / (MASS[a]! + MASS[b]!)) * stiffness;
   const wa = MASS[a]! * error;
   const wb = MASS[b]! * error;
@@ -39,62 +41,99 @@ const keepDistance = (body: Loose, a: number, b: number, distance: number, stiff
   q[2] += dz * wb;
 };
 
-const pointOf = (body: Loose, blend: Blend): [number, number, number] => {
+/** Where a blend of joints is, written into `into`: nothing here is made anew, since it runs some hundred thousand times a second. */
+const pointOf = (body: Loose, blend: Blend, into: Float64Array): Float64Array => {
   let x = 0,
     y = 0,
     z = 0;
-  for (const [i, w] of blend) {
-    const p = body[i]!;
+  for (let k = 0; k < blend.length; k++) {
+    const p = body[blend[k]![0]]!,
+      w = blend[k]![1];
     x += p[0] * w;
     y += p[1] * w;
     z += p[2] * w;
   }
-  return [x, y, z];
+  into[0] = x;
+  into[1] = y;
+  into[2] = z;
+  return into;
 };
 
-/** Parameters (0–1) of the closest points of two segments, after Ericson, Real-Time Collision Detection, 5.1.9. */
-export const closestOnSegments = (p1: Vec, q1: Vec, p2: Vec, q2: Vec): readonly [number, number] => {
-  const d1: Vec = [q1[0] - p1[0], q1[1] - p1[1], q1[2] - p1[2]];
-  const d2: Vec = [q2[0] - p2[0], q2[1] - p2[1], q2[2] - p2[2]];
-  const r: Vec = [p1[0] - p2[0], p1[1] - p2[1], p1[2] - p2[2]];
-  const a = d1[0] * d1[0] + d1[1] * d1[1] + d1[2] * d1[2];
-  const e = d2[0] * d2[0] + d2[1] * d2[1] + d2[2] * d2[2];
-  const f = d2[0] * r[0] + d2[1] * r[1] + d2[2] * r[2];
-  const clamp = (x: number): number => Math.min(1, Math.max(0, x));
-  if (a < 1e-9 && e < 1e-9) return [0, 0];
-  if (a < 1e-9) return [0, clamp(f / e)];
-  const c = d1[0] * r[0] + d1[1] * r[1] + d1[2] * r[2];
-  if (e < 1e-9) return [clamp(-c / a), 0];
-  const b = d1[0] * d2[0] + d1[1] * d2[1] + d1[2] * d2[2];
-  const denominator = a * e - b * b;
-  const s = denominator > 1e-9 ? clamp((b * f - c * e) / denominator) : 0.5;
-  const t = (b * s + f) / e;
-  if (t < 0) return [clamp(-c / a), 0];
-  if (t > 1) return [clamp((b - c) / a), 1];
-  return [s, t];
+const clamp = (x: number): number => (x < 0 ? 0 : x > 1 ? 1 : x);
+const [P1, Q1, P2, Q2] = [0, 1, 2, 3].map(() => new Float64Array(3)) as [
+  Float64Array,
+  Float64Array,
+  Float64Array,
+  Float64Array,
+];
+/** Two capsules that were looked at: how far they reach into each other (metres), along which direction, at which parts (0–1) of them. */
+const hit = { depth: 0, nx: 0, ny: 0, nz: 0, s: 0, t: 0 };
+
+/** Looks how two capsules lie, by the closest points of their segments after Ericson, Real-Time Collision Detection, 5.1.9. The outcome is in `hit`. */
+const lookAt = (a: Loose, A: Capsule, b: Loose, B: Capsule): void => {
+  pointOf(a, A.from, P1);
+  pointOf(a, A.to, Q1);
+  pointOf(b, B.from, P2);
+  pointOf(b, B.to, Q2);
+  const ux = Q1[0]! - P1[0]!,
+    uy = Q1[1]! - P1[1]!,
+    uz = Q1[2]! - P1[2]!;
+  const vx = Q2[0]! - P2[0]!,
+    vy = Q2[1]! - P2[1]!,
+    vz = Q2[2]! - P2[2]!;
+  const rx = P1[0]! - P2[0]!,
+    ry = P1[1]! - P2[1]!,
+    rz = P1[2]! - P2[2]!;
+  const uu = ux * ux + uy * uy + uz * uz,
+    vv = vx * vx + vy * vy + vz * vz,
+    vr = vx * rx + vy * ry + vz * rz;
+  let s = 0,
+    t = 0;
+  if (uu < 1e-9) t = vv < 1e-9 ? 0 : clamp(vr / vv);
+  else {
+    const ur = ux * rx + uy * ry + uz * rz;
+    if (vv < 1e-9) s = clamp(-ur / uu);
+    else {
+      const uv = ux * vx + uy * vy + uz * vz;
+      const denominator = uu * vv - uv * uv;
+      s = denominator > 1e-9 ? clamp((uv * vr - ur * vv) / denominator) : 0.5;
+      t = (uv * s + vr) / vv;
+      if (t < 0) {
+        t = 0;
+        s = clamp(-ur / uu);
+      } else if (t > 1) {
+        t = 1;
+        s = clamp((uv - ur) / uu);
+      }
+    }
+  }
+  const dx = rx + ux * s - vx * t,
+    dy = ry + uy * s - vy * t,
+    dz = rz + uz * s - vz * t;
+  const gap = sqrt(dx * dx + dy * dy + dz * dz);
+  hit.depth = A.r0 + (A.r1 - A.r0) * s + B.r0 + (B.r1 - B.r0) * t - gap;
+  const apart = gap > 1e-5;
+  hit.nx = apart ? dx / gap : 0;
+  hit.ny = apart ? dy / gap : 0;
+  hit.nz = apart ? dz / gap : 1;
+  hit.s = s;
+  hit.t = t;
 };
 
-/** How far (metres) two capsules reach into each other; negative when they are apart. */
-export const overlap = (
-  pair: readonly [Loose, Loose],
-  bodyA: 0 | 1,
-  i: number,
-  bodyB: 0 | 1,
-  j: number,
-): { depth: number; direction: Vec; s: number; t: number } => {
-  const A = CAPSULES[i]!;
-  const B = CAPSULES[j]!;
-  const p1 = pointOf(pair[bodyA], A.from),
-    q1 = pointOf(pair[bodyA], A.to);
-  const p2 = pointOf(pair[bodyB], B.from),
-    q2 = pointOf(pair[bodyB], B.to);
-  const [s, t] = closestOnSegments(p1, q1, p2, q2);
-  const dx = p1[0] + (q1[0] - p1[0]) * s - p2[0] - (q2[0] - p2[0]) * t;
-  const dy = p1[1] + (q1[1] - p1[1]) * s - p2[1] - (q2[1] - p2[1]) * t;
-  const dz = p1[2] + (q1[2] - p1[2]) * s - p2[2] - (q2[2] - p2[2]) * t;
-  const gap = Math.hypot(dx, dy, dz);
-  const radii = A.r0 + (A.r1 - A.r0) * s + B.r0 + (B.r1 - B.r0) * t;
-  return { depth: radii - gap, direction: gap > 1e-5 ? [dx / gap, dy / gap, dz / gap] : [0, 0, 1], s, t };
+/** Sum of mass × weight² over a blend whose weights are scaled by `k`. */
+const resistance = (blend: Blend, k: number): number => {
+  let sum = 0;
+  for (let i = 0; i < blend.length; i++) sum += MASS[blend[i]![0]]! * (blend[i]![1] * k) ** 2;
+  return sum;
+};
+const shove = (body: Loose, blend: Blend, k: number, by: number): void => {
+  for (let i = 0; i < blend.length; i++) {
+    const q = MASS[blend[i]![0]]! * blend[i]![1] * k * by;
+    const p = body[blend[i]![0]]!;
+    p[0] += hit.nx * q;
+    p[1] += hit.ny * q;
+    p[2] += hit.nz * q;
+  }
 };
 
 /** Pushes two capsules apart, each joint by its share of weight and mass. */
@@ -107,30 +146,17 @@ const separate = (
   slack: number,
   stiffness: number,
 ): void => {
-  const hit = overlap(pair, bodyA, i, bodyB, j);
+  const [a, A, b, B] = [pair[bodyA], CAPSULES[i]!, pair[bodyB], CAPSULES[j]!];
+  lookAt(a, A, b, B);
   const depth = hit.depth - slack;
   if (depth <= 0) return;
-  const A = CAPSULES[i]!;
-  const B = CAPSULES[j]!;
-  const share = (blend: Blend, k: number): [number, number][] => blend.map(([joint, w]) => [joint, w * k]);
-  const wa = [...share(A.from, 1 - hit.s), ...share(A.to, hit.s)];
-  const wb = [...share(B.from, 1 - hit.t), ...share(B.to, hit.t)];
-  let total = 0;
-  for (const [joint, w] of wa) total += MASS[joint]! * w * w;
-  for (const [joint, w] of wb) total += MASS[joint]! * w * w;
-  const step = (depth / total) * stiffness;
-  const n = hit.direction;
-  const move = (body: Loose, parts: [number, number][], sign: 1 | -1): void => {
-    for (const [joint, w] of parts) {
-      const q = MASS[joint]! * w * step * sign;
-      const p = body[joint]!;
-      p[0] += n[0] * q;
-      p[1] += n[1] * q;
-      p[2] += n[2] * q;
-    }
-  };
-  move(pair[bodyA], wa, 1);
-  move(pair[bodyB], wb, -1);
+  const { s, t } = hit;
+  const total = resistance(A.from, 1 - s) + resistance(A.to, s) + resistance(B.from, 1 - t) + resistance(B.to, t);
+  const by = (depth / total) * stiffness;
+  shove(a, A.from, 1 - s, by);
+  shove(a, A.to, s, by);
+  shove(b, B.from, 1 - t, -by);
+  shove(b, B.to, t, -by);
 };
 
 /** A knee cannot go far behind the pelvis, nor an elbow behind the chest. */
@@ -154,7 +180,7 @@ const keepInFront = (body: Loose): void => {
 };
 
 const keepAboveMat = (body: Loose): void => {
-  for (let i = 0; i < body.length; i++) body[i]![2] = Math.max(body[i]![2], REST_HEIGHT[i]!);
+  for (let i = 0; i < body.length; i++) body[i]![2] = max(body[i]![2], REST_HEIGHT[i]!);
   for (const part of CAPSULES.slice(0, 3))
     for (const [blend, radius] of [
       [part.from, part.r0],
@@ -176,21 +202,56 @@ export const keepBones = (body: Loose, passes: number): void => {
   for (let pass = 0; pass < passes; pass++) for (const [a, b, d] of BONES) keepDistance(body, a, b, d, 1);
 };
 
+/** By how far (metres) a part may move within one round before a collision of it could be missed. */
+const MARGIN_M = 0.08;
+
+/** Centre and reach of every part of a body: parts whose spheres lie apart need no exact look. */
+const spheres = (body: Loose, into: Float64Array): void => {
+  CAPSULES.forEach((part, i) => {
+    const p = pointOf(body, part.from, P1),
+      q = pointOf(body, part.to, Q1);
+    const [dx, dy, dz] = [p[0]! - q[0]!, p[1]! - q[1]!, p[2]! - q[2]!];
+    into[i * 4] = q[0]! + dx / 2;
+    into[i * 4 + 1] = q[1]! + dy / 2;
+    into[i * 4 + 2] = q[2]! + dz / 2;
+    into[i * 4 + 3] = sqrt(dx * dx + dy * dy + dz * dz) / 2 + max(part.r0, part.r1);
+  });
+};
+const near = (a: Float64Array, i: number, b: Float64Array, j: number): boolean => {
+  const dx = a[i * 4]! - b[j * 4]!,
+    dy = a[i * 4 + 1]! - b[j * 4 + 1]!,
+    dz = a[i * 4 + 2]! - b[j * 4 + 2]!;
+  const reach = a[i * 4 + 3]! + b[j * 4 + 3]! + MARGIN_M;
+  return dx * dx + dy * dy + dz * dz < reach * reach;
+};
+const room = [new Float64Array(CAPSULES.length * 4), new Float64Array(CAPSULES.length * 4)] as const;
+
 /**
  * One round of position-based dynamics (Müller et al. 2007) on two bodies: collisions between and within them, joint limits,
- * the mat, bone lengths. `slack` is the overlap in metres that is let through. Changes the bodies in place.
+ * the mat, bone lengths. `slack` is the overlap in metres that is let through; `mayOverlap` names pairs of parts (of athlete a, of
+ * athlete b, by their place in `CAPSULES`) that are left alone. Changes the bodies in place.
  */
-export const relax = (pair: readonly [Loose, Loose], slack: number): void => {
+export const relax = (
+  pair: readonly [Loose, Loose],
+  slack: number,
+  mayOverlap?: (ofA: number, ofB: number) => boolean,
+): void => {
+  const [sa, sb] = room;
+  spheres(pair[0], sa);
+  spheres(pair[1], sb);
   for (let i = 0; i < CAPSULES.length; i++)
-    for (let j = 0; j < CAPSULES.length; j++) separate(pair, 0, i, 1, j, slack, 0.6);
+    for (let j = 0; j < CAPSULES.length; j++)
+      if (near(sa, i, sb, j) && !mayOverlap?.(i, j)) separate(pair, 0, i, 1, j, slack, 0.6);
   for (const b of [0, 1] as const)
-    for (const [i, j, let_] of SELF_PAIRS) separate(pair, b, i, b, j, Math.max(let_, slack), 0.5);
+    for (const [i, j, let_] of SELF_PAIRS)
+      if (near(room[b], i, room[b], j)) separate(pair, b, i, b, j, Math.max(let_, slack), 0.5);
   for (const body of pair) {
     keepInFront(body);
     for (const [a, b, min, max] of LIMITS) {
       const p = body[a]!,
         q = body[b]!;
-      const now = Math.hypot(p[0] - q[0], p[1] - q[1], p[2] - q[2]);
+      const [dx, dy, dz] = [p[0] - q[0], p[1] - q[1], p[2] - q[2]];
+      const now = sqrt(dx * dx + dy * dy + dz * dz);
       if (now < min) keepDistance(body, a, b, min, 0.7);
       else if (now > max) keepDistance(body, a, b, max, 0.7);
     }

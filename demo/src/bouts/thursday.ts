@@ -1,4 +1,5 @@
-import type { Bout } from './bout.js';
+import { filming, type Bout } from './bout.js';
+import { PEOPLE } from './people.js';
 
 /** A live training round in the gi, filmed by a phone (variable rate): guard pull, pass, pins, a bridge that fails, an armlock; then a restart in closed guard. */
 export const thursday: Bout = {
@@ -6,22 +7,22 @@ export const thursday: Bout = {
   title: 'Thursday sparring, third round',
   date: '2031-06-05',
   setting: 'training',
+  logged: 'picked',
   gi: true,
-  athletes: ['Renko Hallvard', 'Odile Sabrecourt'],
-  kitNames: ['charcoal jacket, blue belt', 'white jacket, black belt'],
-  kits: [
-    { jacket: [74, 78, 84], trouser: [66, 70, 76], belt: [58, 108, 190], hair: [122, 84, 44], skin: [226, 180, 150] },
-    { jacket: [240, 238, 232], trouser: [228, 226, 220], belt: [34, 32, 34], hair: [30, 24, 22], skin: [150, 104, 78] },
+  athletes: [PEOPLE.renko, PEOPLE.odile],
+  cameras: [
+    filming({
+      file: 'thursday-round',
+      frameTicks: 3000,
+      variable: true,
+      walk: [
+        [0, 118],
+        [30, 108],
+      ],
+      elDeg: 18,
+      showsClock: true,
+    }),
   ],
-  rate: 30,
-  variable: true,
-  camera: {
-    walk: [
-      [0, 118],
-      [30, 108],
-    ],
-    elDeg: 18,
-  },
   clockStartS: 240,
   beats: [
     { pose: 'standing_apart', holdS: 0.84 },

@@ -9,8 +9,8 @@ mkdirSync(folder, { recursive: true });
 const named = process.argv.slice(2);
 for (const bout of BOUTS) {
   if (named.length && !named.includes(bout.id)) continue;
-  const out = `${folder}${bout.id}.mp4`;
-  await film(bout, out, (done, of) => {
-    if (done % 100 === 0 || done === of) process.stdout.write(`${bout.id}: ${done} of ${of} frames\n`);
-  });
+  for (const [by, { file }] of bout.cameras.entries())
+    await film(bout, by, `${folder}${file}.mp4`, (done, of) => {
+      if (done % 100 === 0 || done === of) process.stdout.write(`${file}: ${done} of ${of} frames\n`);
+    });
 }

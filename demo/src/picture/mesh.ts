@@ -12,9 +12,16 @@ export const MATERIAL = {
   head: 12,
   eye: 14,
   trouser: 16,
+  shirt: 18,
+  shirtSleeve: 20,
+  shortLeg: 22,
+  lapel: 24,
 } as const;
 
-const LIMIT = 16_000;
+/** What somebody wears: jacket, belt and trousers, or a close shirt and shorts. */
+export type Wear = 'gi' | 'no-gi';
+
+const LIMIT = 20_000;
 const SEGMENTS = 12;
 const CIRCLE = Array.from(
   { length: SEGMENTS },
@@ -126,7 +133,7 @@ const TRUNK = [
   [1.03, 0.062, 0.062],
 ] as const;
 
-const trunk = (mesh: Mesh, body: Body, who: 0 | 1, part: number): void => {
+const trunk = (mesh: Mesh, body: Body, who: 0 | 1, wear: Wear, part: number): void => {
   const pelvis = joint(body, 'pelvis'),
     chest = joint(body, 'chest'),
     neck = joint(body, 'neck');
@@ -142,7 +149,9 @@ const trunk = (mesh: Mesh, body: Body, who: 0 | 1, part: number): void => {
   };
   const around = 24;
   const first = mesh.vertices;
-  for (const [t, width, depth] of TRUNK) {
+  const close = wear === 'gi' ? 1 : 0.93;
+  for (const [t, wide, deep] of TRUNK) {
+    const [width, depth] = [wide * close, deep * close];
     const o = spine(t);
     const q = Math.min(1, Math.max(0, t));
     const u = unit(sub(spine(t + 0.03), spine(t - 0.03)));
@@ -160,7 +169,8 @@ const trunk = (mesh: Mesh, body: Body, who: 0 | 1, part: number): void => {
       mesh.vertex(add(o, add(mul(left, px), mul(front, py + bulge))), n, px, t, c);
     }
   }
-  mesh.tube(first, TRUNK.length, around, MATERIAL.torso + who, part);
+  mesh.tube(first, TRUNK.length, around, (wear === 'gi' ? MATERIAL.torso : MATERIAL.shirt) + who, part);
+  if (wear === 'no-gi') return;
   const front = unit(lerp(pelvisFront(body), chestFront(body), 0.2));
   const knot = add(spine(0.17), mul(front, 0.132));
   mesh.capsule(knot, add(knot, mul(hipsLeft, 0.004)), 0.026, 0.026, MATERIAL.belt + who, part + 1);
@@ -213,18 +223,26 @@ const head = (mesh: Mesh, body: Body, who: 0 | 1, part: number): void => {
   mesh.capsule(lerp(neck, centre, -0.1), lerp(neck, centre, 0.75), 0.06, 0.056, MATERIAL.skin + who, part);
 };
 
-const arm = (mesh: Mesh, body: Body, who: 0 | 1, side: 'left' | 'right', part: number): void => {
+const arm = (mesh: Mesh, body: Body, who: 0 | 1, wear: Wear, side: 'left' | 'right', part: number): void => {
   const at = (name: string): Vec => joint(body, `${side}_${name}` as Joint);
   const shoulder = at('shoulder'),
     elbow = at('elbow'),
     wrist = at('wrist'),
     hand = at('hand');
   const front = chestFront(body);
-  mesh.capsule(lerp(shoulder, joint(body, 'neck'), 0.12), elbow, 0.074, 0.054, MATERIAL.jacket + who, part, {
-    swell: (t) => 1 + 0.04 * Math.sin(t * 9),
-  });
-  mesh.capsule(elbow, lerp(elbow, wrist, 0.8), 0.055, 0.056, MATERIAL.sleeve + who, part + 1);
-  mesh.capsule(lerp(elbow, wrist, 0.7), wrist, 0.036, 0.03, MATERIAL.skin + who, part + 2);
+  const root = lerp(shoulder, joint(body, 'neck'), 0.12);
+  if (wear === 'gi') {
+    mesh.capsule(root, elbow, 0.074, 0.054, MATERIAL.jacket + who, part, { swell: (t) => 1 + 0.04 * Math.sin(t * 9) });
+    mesh.capsule(elbow, lerp(elbow, wrist, 0.8), 0.055, 0.056, MATERIAL.sleeve + who, part + 1);
+    mesh.capsule(lerp(elbow, wrist, 0.7), wrist, 0.036, 0.03, MATERIAL.skin + who, part + 2);
+  } else {
+    mesh.capsule(root, elbow, 0.066, 0.044, MATERIAL.shirtSleeve + who, part, {
+      swell: (t) => 1 + 0.12 * Math.sin(Math.PI * Math.min(1, t * 1.4)),
+    });
+    mesh.capsule(elbow, wrist, 0.044, 0.03, MATERIAL.skin + who, part + 1, {
+      swell: (t) => 1 + 0.12 * Math.sin(Math.PI * Math.min(1, t * 2)),
+    });
+  }
   mesh.capsule(wrist, lerp(wrist, hand, 1.25), 0.034, 0.036, MATERIAL.skin + who, part + 2, {
     swell: () => 1.12,
     flat: 0.72,
@@ -246,20 +264,35 @@ const arm = (mesh: Mesh, body: Body, who: 0 | 1, side: 'left' | 'right', part: n
   );
 };
 
-const leg = (mesh: Mesh, body: Body, who: 0 | 1, side: 'left' | 'right', part: number, skirtPart: number): void => {
+const leg = (
+  mesh: Mesh,
+  body: Body,
+  who: 0 | 1,
+  wear: Wear,
+  side: 'left' | 'right',
+  part: number,
+  skirtPart: number,
+): void => {
   const at = (name: string): Vec => joint(body, `${side}_${name}` as Joint);
   const hip = at('hip'),
     knee = at('knee'),
     ankle = at('ankle'),
     toe = at('toe');
-  mesh.capsule(lerp(hip, knee, 0.03), knee, 0.096, 0.072, MATERIAL.trouser + who, part, {
-    swell: (t) => 1 + 0.1 * Math.sin(Math.PI * Math.min(1, t * 1.3)),
-  });
-  mesh.capsule(lerp(hip, knee, 0.04), lerp(hip, knee, 0.27), 0.094, 0.105, MATERIAL.jacket + who, skirtPart);
-  mesh.capsule(knee, lerp(knee, ankle, 0.8), 0.07, 0.062, MATERIAL.leg + who, part + 1, {
-    swell: (t) => 1 + 0.14 * Math.sin(Math.PI * Math.min(1, t * 1.5 + 0.05)) * (t < 0.62 ? 1 : 0.3),
-  });
-  mesh.capsule(lerp(knee, ankle, 0.7), ankle, 0.042, 0.036, MATERIAL.skin + who, part + 2);
+  const calf = (t: number): number => 1 + 0.14 * Math.sin(Math.PI * Math.min(1, t * 1.5 + 0.05)) * (t < 0.62 ? 1 : 0.3);
+  if (wear === 'gi') {
+    mesh.capsule(lerp(hip, knee, 0.03), knee, 0.096, 0.072, MATERIAL.trouser + who, part, {
+      swell: (t) => 1 + 0.1 * Math.sin(Math.PI * Math.min(1, t * 1.3)),
+    });
+    mesh.capsule(lerp(hip, knee, 0.04), lerp(hip, knee, 0.27), 0.094, 0.105, MATERIAL.jacket + who, skirtPart);
+    mesh.capsule(knee, lerp(knee, ankle, 0.8), 0.07, 0.062, MATERIAL.leg + who, part + 1, { swell: calf });
+    mesh.capsule(lerp(knee, ankle, 0.7), ankle, 0.042, 0.036, MATERIAL.skin + who, part + 2);
+  } else {
+    mesh.capsule(lerp(hip, knee, 0.03), lerp(hip, knee, 0.62), 0.098, 0.092, MATERIAL.shortLeg + who, skirtPart);
+    mesh.capsule(lerp(hip, knee, 0.1), knee, 0.085, 0.06, MATERIAL.skin + who, part, {
+      swell: (t) => 1 + 0.08 * Math.sin(Math.PI * Math.min(1, t * 1.3)),
+    });
+    mesh.capsule(knee, ankle, 0.058, 0.036, MATERIAL.skin + who, part + 1, { swell: calf });
+  }
   const shin = unit(sub(ankle, knee)),
     along = unit(sub(toe, ankle));
   const up = unit(across(mul(shin, -1), along));
@@ -278,12 +311,20 @@ const leg = (mesh: Mesh, body: Body, who: 0 | 1, side: 'left' | 'right', part: n
 };
 
 /** Adds one body. Part numbers of athlete b start at 41, so that the outlines know the bodies apart. */
-export const addBody = (mesh: Mesh, body: Body, who: 0 | 1): void => {
+export const addBody = (mesh: Mesh, body: Body, who: 0 | 1, wear: Wear): void => {
   const base = who * 40 + 1;
-  trunk(mesh, body, who, base);
+  trunk(mesh, body, who, wear, base);
   head(mesh, body, who, base + 3);
-  arm(mesh, body, who, 'left', base + 5);
-  arm(mesh, body, who, 'right', base + 8);
-  leg(mesh, body, who, 'left', base + 11, base + 2);
-  leg(mesh, body, who, 'right', base + 14, base + 2);
+  arm(mesh, body, who, wear, 'left', base + 5);
+  arm(mesh, body, who, wear, 'right', base + 8);
+  leg(mesh, body, who, wear, 'left', base + 11, base + 2);
+  leg(mesh, body, who, wear, 'right', base + 14, base + 17);
+};
+
+/** Adds a lapel drawn out of a jacket: a band of cloth along its path. */
+export const addLapel = (mesh: Mesh, owner: 0 | 1, path: readonly Vec[]): void => {
+  const part = owner * 40 + 19;
+  path.slice(1).forEach((to, i) => {
+    mesh.capsule(path[i]!, to, 0.03, 0.03, MATERIAL.lapel + owner, part, { flat: 0.5 });
+  });
 };

@@ -67,8 +67,8 @@ const write = (
   });
 };
 
-/** Marks a finished picture with its frame number (strip and digits) and the clock reading. */
-export const drawOverlay = (frame: Frame, number: number, clock: string): void => {
+/** Marks a finished picture with its frame number (strip and digits) and the clock reading, where there is one. */
+export const drawOverlay = (frame: Frame, number: number, clock: string | undefined): void => {
   const block = Math.floor(frame.width / 40);
   fill(frame, 0, 0, block * (STRIP_BLOCKS + 2), block, [0, 0, 0]);
   stripBits(number).forEach((bit, i) => {
@@ -78,6 +78,7 @@ export const drawOverlay = (frame: Frame, number: number, clock: string): void =
   const label = `f ${String(number).padStart(4, '0')}`;
   fill(frame, frame.width - size * 38, 0, size * 38, block, [0, 0, 0]);
   write(frame, label, frame.width - size * 36, Math.floor((block - 7 * size) / 2), size, [235, 235, 225]);
+  if (clock === undefined) return;
   const top = frame.height - size * 13;
   fill(frame, size * 3, top, size * (clock.length * 6 + 4), size * 10, [24, 24, 28]);
   write(frame, clock, size * 5, top + Math.floor(size * 1.5), size, [240, 226, 150]);

@@ -6,6 +6,12 @@ const FOLDER = join(import.meta.dirname, '../../../docs/screenshots');
 const take = async (page: Page, name: string): Promise<void> => {
   await page.waitForLoadState('networkidle');
   await page.evaluate(() => document.fonts.ready);
+  // small pictures are fetched when they come into view
+  await page.waitForFunction(() =>
+    [...document.images]
+      .filter((image) => image.getBoundingClientRect().top < window.innerHeight)
+      .every((image) => image.complete && image.naturalWidth > 0),
+  );
   await page.screenshot({ path: join(FOLDER, `${name}.png`) });
 };
 
@@ -24,6 +30,16 @@ test('pictures of each screen', async ({ page, running }) => {
   await page.getByRole('combobox', { name: 'Entry' }).click();
   await page.keyboard.type('knee');
   await take(page, 'break-down');
+
+  await page.goto(`${running.url}/footage`);
+  await openBench(page, 'Lantern Cup, final round');
+  for (let i = 0; i < 12; i++) await page.keyboard.press('ArrowDown');
+  for (let i = 0; i < 4; i++) await page.keyboard.press('Shift+ArrowRight');
+  await settled(page);
+  await page.keyboard.press('c');
+  await page.getByRole('radio', { name: 'lantern-final-phone', checked: true }).waitFor({ state: 'attached' });
+  await settled(page);
+  await take(page, 'two-cameras');
 
   await page.goto(`${running.url}/clips`);
   await page.locator('[data-clip]').first().waitFor();
@@ -44,18 +60,18 @@ test('pictures of each screen', async ({ page, running }) => {
   await page.getByTestId('route').first().waitFor();
   await take(page, 'routes');
   await page.getByRole('link', { name: 'Play it' }).first().click();
-  await page.getByText('step 1 of 5').waitFor();
-  for (let i = 0; i < 4; i++) await page.keyboard.press('ArrowRight');
-  await page.getByText('step 5 of 5').waitFor();
+  await page.getByText('step 1 of 3').waitFor();
+  for (let i = 0; i < 2; i++) await page.keyboard.press('ArrowRight');
+  await page.getByText('step 3 of 3').waitFor();
   await settled(page);
   await page.waitForFunction(
-    () => Number(document.querySelector('[data-testid=picture]')?.getAttribute('data-frame')) > 440,
+    () => Number(document.querySelector('[data-testid=picture]')?.getAttribute('data-frame')) > 1200,
   );
   await take(page, 'route-played');
 
   await page.goto(`${running.url}/routes?from=clinch/even&to=any`);
   await page.getByRole('button', { name: 'Keep it' }).first().click();
-  await page.getByLabel('What it is called').fill('From the clinch to the armlock');
+  await page.getByLabel('What it is called').fill('From the clinch to the choke');
   await page.keyboard.press('Enter');
   await page.getByLabel('Cue').first().fill('Head outside, then drive');
   await page.getByLabel('Cue').first().blur();

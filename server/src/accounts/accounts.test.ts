@@ -6,7 +6,7 @@ import { COACH, STUDENT, TestApp } from '../testing/testApp.js';
 describe('signing in', () => {
   let app: TestApp;
   beforeAll(async () => {
-    app = await TestApp.start({ demo: true, signInTries: 3 });
+    app = await TestApp.start({ demo: 'rooms', signInTries: 3 });
   });
   afterAll(() => app.stop());
 

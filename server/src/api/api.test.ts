@@ -81,6 +81,7 @@ const EXAMPLES: Readonly<Record<string, () => Record<string, unknown>>> = {
     kitA: '',
     kitB: '',
   }),
+  'POST /api/footage/{id}/angles': () => ({ editId: newId(), id: newId(), fileId: newId(), offsetMs: 0 }),
   'PATCH /api/footage/{id}': () => ({
     editId: newId(),
     baseVersion: 1,
@@ -88,6 +89,7 @@ const EXAMPLES: Readonly<Record<string, () => Record<string, unknown>>> = {
   }),
   'DELETE /api/footage/{id}': () => ({ editId: newId(), baseVersion: 1 }),
   'POST /api/clips': () => clipRequest(newId()),
+  'POST /api/attempts/{id}/looks': () => ({ editId: newId(), clip: clipRequest(newId()).clip }),
   'POST /api/clips/many': () => {
     const { editId, ...clip } = clipRequest(newId());
     return { editId, clips: [clip] };
@@ -148,7 +150,7 @@ describe('every route', () => {
   let app: TestApp, head: Client, other: Client, student: Client, coach: Client;
   let routes: readonly Walked[];
   beforeAll(async () => {
-    app = await TestApp.start({ demo: true, signInTries: 10_000 });
+    app = await TestApp.start({ demo: 'rooms', signInTries: 10_000 });
     head = await app.signedIn(COACH);
     other = await app.signedIn(OTHER_COACH);
     student = await joined(app, head, 'student', 'Walks Student');

@@ -12,7 +12,7 @@ import { BIN_DAYS, BinService } from './bin.service.js';
 describe('the bin', () => {
   let app: TestApp, coach: Client;
   beforeAll(async () => {
-    app = await TestApp.start({ demo: true });
+    app = await TestApp.start({ demo: 'rooms' });
     coach = await app.signedIn(COACH);
   });
   afterAll(() => app.stop());

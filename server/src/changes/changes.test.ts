@@ -8,7 +8,7 @@ import { COACH, TestApp, type Client } from '../testing/testApp.js';
 describe('edits that meet', () => {
   let app: TestApp, coach: Client, models: Models, angleId: string;
   beforeAll(async () => {
-    app = await TestApp.start({ demo: true });
+    app = await TestApp.start({ demo: 'rooms' });
     coach = await app.signedIn(COACH);
     models = app.app.get<Models>(MODELS);
     ({ angleId } = await newPiece(coach));

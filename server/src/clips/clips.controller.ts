@@ -4,10 +4,12 @@ import {
   clipEdit,
   newClip,
   newClips,
+  newLook,
   removal,
   type Changed,
   type NewClip,
   type NewClips,
+  type NewLook,
   type AttemptEdit,
   type ClipEdit,
   type Removal,
@@ -26,6 +28,17 @@ export class ClipsController {
   @HttpCode(200)
   create(@CurrentSession() session: Session, @CheckedBody(newClip) body: NewClip): Promise<Changed> {
     return this.clips.create(session, body);
+  }
+
+  @Says('One more clip of an attempt that is told already')
+  @Post('attempts/:id/looks')
+  @HttpCode(200)
+  addLook(
+    @CurrentSession() session: Session,
+    @Param('id') id: string,
+    @CheckedBody(newLook) body: NewLook,
+  ): Promise<Changed> {
+    return this.clips.addLook(session, id, body);
   }
 
   @Says('Many clips with their attempts, all of them or none')

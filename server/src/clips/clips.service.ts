@@ -7,6 +7,7 @@ import type {
   ClipEdit,
   NewClip,
   NewClips,
+  NewLook,
   Removal,
 } from '@odograph/core/contract';
 import type { Session } from '../accounts/session.js';
@@ -15,7 +16,7 @@ import { ChangesService } from '../changes/changes.service.js';
 import type { Difference, Edit } from '../changes/edit.js';
 import type { Row } from '../database/models.js';
 import { invalid, notFound } from '../errors/refused.js';
-import { fromControl, fromFinish, fromReaction, fromReason } from '../library/library.mapper.js';
+import { SAID_AS_IS, fromControl, fromFinish, fromReaction, fromReason } from '../library/library.mapper.js';
 import { LibraryService } from '../library/library.service.js';
 import { MediaService, type FrameTimes } from '../media/media.service.js';
 import { ClipsRepository } from './clips.repository.js';
@@ -31,8 +32,7 @@ const COLUMNS: Readonly<Record<string, readonly string[]>> = {
 /** Fields of a request as columns of the attempt's row; lists are rows of their own. */
 const scalarRow = (fields: Partial<AttemptFields>, times: FrameTimes): Row => {
   const row: Row = {};
-  for (const field of ['subject', 'action', 'intent', 'result', 'depth'] as const)
-    if (fields[field] !== undefined) row[field] = fields[field];
+  for (const field of SAID_AS_IS) if (fields[field] !== undefined) row[field] = fields[field];
   if (fields.state !== undefined)
     Object.assign(row, { statePosition: fields.state?.position ?? null, stateRole: fields.state?.role ?? null });
   if (fields.lead !== undefined) row['leadSide'] = fields.lead;
@@ -111,26 +111,65 @@ export class ClipsService {
     const timed = timedHolds(attempt, angle, times, `${at}attempt`);
     return async (edit) => {
       const scalars = {
+        shownAs: 'right',
+        series: 1,
+        intent: 'own',
         ...scalarRow({ ...attempt, startFrame, endFrame }, times),
         footageId: angle.footageId,
         angleId: clip.angleId,
-        shownAs: 'right',
-        series: 1,
-        intent: attempt.intent ?? 'own',
       };
+      await this.checkReferences(edit, attempt, attempt.id, angle.footageId, `${at}attempt`);
       await edit.create('attempt', attempt.id, scalars);
       await this.writeLists(edit, attempt.id, undefined, timed);
-      const [inAt, outAt] = [times.instant(clip.inFrame), times.instant(clip.outFrame)];
-      await edit.create('clip', clip.id, {
-        attemptId: attempt.id,
-        angleId: clip.angleId,
-        inFrame: inAt.frame,
-        inPts: inAt.pts,
-        outFrame: outAt.frame,
-        outPts: outAt.pts,
-        note: clip.note ?? '',
-      });
+      await this.writeClip(edit, clip, attempt.id, times);
     };
+  }
+
+  /** One more clip of an attempt, on any angle of the attempt's footage. */
+  async addLook(session: Session, attemptId: string, { editId, clip }: NewLook): Promise<Changed> {
+    const { academyId } = session;
+    const attempt = await this.clips.attempt(academyId, attemptId);
+    const angle = attempt && (await this.clips.angle(academyId, clip.angleId));
+    if (!attempt || !angle) throw notFound();
+    if (angle.footageId !== attempt.footageId) throw invalid('clip.angleId', 'shows other footage than the attempt');
+    const times = await this.media.frameTimes(academyId, angle.fileId);
+    this.checkRange(clip.inFrame, clip.outFrame, angle, 'clip');
+    const touched = await this.changes.edit(session, editId, async (edit) => {
+      await edit.require('attempt', attemptId);
+      await this.writeClip(edit, clip, attemptId, times);
+    });
+    return this.library.changed(academyId, touched);
+  }
+
+  private writeClip(edit: Edit, clip: NewClip['clip'], attemptId: string, times: FrameTimes): Promise<void> {
+    const [inAt, outAt] = [times.instant(clip.inFrame), times.instant(clip.outFrame)];
+    return edit.create('clip', clip.id, {
+      attemptId,
+      angleId: clip.angleId,
+      inFrame: inAt.frame,
+      inPts: inAt.pts,
+      outFrame: outAt.frame,
+      outPts: outAt.pts,
+      note: clip.note ?? '',
+    });
+  }
+
+  /** Attempts that an attempt goes on with or counters must be there, others, and on the same footage. */
+  private async checkReferences(
+    edit: Edit,
+    fields: Partial<AttemptFields>,
+    id: string,
+    footageId: string,
+    prefix: string,
+  ): Promise<void> {
+    for (const field of ['parentId', 'counterOfId'] as const) {
+      const other = fields[field];
+      if (!other) continue;
+      if (other === id) throw invalid(`${prefix}.${field}`, 'must be another attempt');
+      const found = await edit.find('attempt', other);
+      if (found?.['footageId'] !== footageId)
+        throw invalid(`${prefix}.${field}`, 'must be an attempt of the same footage');
+    }
   }
 
   async editAttempt(session: Session, id: string, { editId, baseVersion, changes }: AttemptEdit): Promise<Changed> {
@@ -147,6 +186,7 @@ export class ClipsService {
     if ('startFrame' in changes || 'endFrame' in changes || 'commitFrame' in changes)
       this.checkInstants(angle.fromFrame, start, commit, end, angle.toFrame);
     const touched = await this.changes.edit(session, editId, async (edit) => {
+      await this.checkReferences(edit, changes, id, before.footageId, 'changes');
       await edit.update(
         'attempt',
         id,
@@ -179,6 +219,8 @@ export class ClipsService {
       await edit.update('clip', id, baseVersion, row, () =>
         Object.entries(changes).map(([field, yours]) => ({ field, yours, theirs: theirs[field] })),
       );
+      // instants of the attempt are frames of its own angle: another look leaves them alone
+      if (clip.angleId !== attempt.angleId) return;
       if (inFrame === clip.in.frame && outFrame === clip.out.frame) return;
       const start = attempt.start.frame === clip.in.frame ? inFrame : clamp(attempt.start.frame, inFrame, outFrame);
       const end = attempt.end.frame === clip.out.frame ? outFrame : clamp(attempt.end.frame, start, outFrame);

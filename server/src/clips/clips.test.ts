@@ -24,7 +24,7 @@ const control = (id: string, more: object = {}): object => ({
 describe('clips and their attempts', () => {
   let app: TestApp, coach: Client, models: Models;
   beforeAll(async () => {
-    app = await TestApp.start({ demo: true });
+    app = await TestApp.start({ demo: 'rooms' });
     coach = await app.signedIn(COACH);
     models = app.app.get<Models>(MODELS);
   });

@@ -28,7 +28,7 @@ describe('whose pages may change something', () => {
 describe('behind a public address', () => {
   let app: TestApp;
   beforeAll(async () => {
-    app = await TestApp.start({ demo: true, publicUrl: 'https://mats.example' });
+    app = await TestApp.start({ demo: 'rooms', publicUrl: 'https://mats.example' });
   });
   afterAll(() => app.stop());
   const post = (path: string, headers: Record<string, string>, body: object): Promise<Response> =>

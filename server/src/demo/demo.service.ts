@@ -2,7 +2,18 @@ import { createReadStream } from 'node:fs';
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { Inject, Injectable } from '@nestjs/common';
-import { newClip, newFootage, newPerson, type NewClip, type NewFootage, type NewPerson } from '@odograph/core/contract';
+import {
+  newAngle,
+  newClip,
+  newFootage,
+  newLook,
+  newPerson,
+  type NewAngle,
+  type NewClip,
+  type NewFootage,
+  type NewLook,
+  type NewPerson,
+} from '@odograph/core/contract';
 import type { Session } from '../accounts/session.js';
 import { hashPassword } from '../accounts/tokens.js';
 import { ClipsService } from '../clips/clips.service.js';
@@ -28,7 +39,9 @@ type DemoAcademy = {
   readonly persons: readonly NewPerson[];
   readonly files: readonly { readonly id: string; readonly path: string }[];
   readonly footage: readonly NewFootage[];
+  readonly angles: readonly ({ readonly footageId: string } & NewAngle)[];
   readonly clips: readonly NewClip[];
+  readonly looks: readonly ({ readonly attemptId: string } & NewLook)[];
 };
 
 /** Loads the demo library through the same services that requests go through. Every step is repeatable, so a start that was cut short goes on. */
@@ -92,6 +105,10 @@ export class DemoService {
     for (const file of academy.files)
       await this.media.takeIn(session, file.id, file.path, createReadStream(join(folder, file.path)));
     for (const footage of academy.footage) await this.footage.create(session, checked(newFootage, footage));
+    for (const { footageId, ...angle } of academy.angles)
+      await this.footage.addAngle(session, footageId, checked(newAngle, angle));
     for (const clip of academy.clips) await this.clips.create(session, checked(newClip, clip));
+    for (const { attemptId, ...look } of academy.looks)
+      await this.clips.addLook(session, attemptId, checked(newLook, look));
   }
 }

@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import { analyse, toGraphml, type Library } from '@odograph/core';
+import { analyse, isNearFinish, toGraphml, wordsOf, type Library } from '@odograph/core';
 import { libraryFile } from '@odograph/core/contract';
 import type { Models } from '../database/models.js';
 import { MODELS } from '../database/tokens.js';
@@ -10,15 +10,50 @@ import { DemoService } from './demo.service.js';
 describe('the demo library', () => {
   let app: TestApp, coach: Client;
   beforeAll(async () => {
-    app = await TestApp.start({ demo: true });
+    app = await TestApp.start({ demo: 'whole' });
     coach = await app.signedIn(COACH);
   });
   afterAll(() => app.stop());
 
-  test('when it is loaded, sixteen clips over two pieces should be there, none a draft, and a second academy empty', async () => {
+  test('when it is loaded, its clips over six pieces should be there, none a draft, and a second academy empty', async () => {
     const library = await libraryOf(coach);
-    expect([library.footage.length, library.clips.length, analyse(library).totals.attempts]).toEqual([2, 16, 16]);
-    expect(analyse(library).totals).toMatchObject({ drafts: 0, unplaced: 0 });
+    expect([library.footage.length, library.angles.length, library.clips.length]).toEqual([6, 7, 65]);
+    expect(analyse(library).totals).toMatchObject({ attempts: 27, picked: 16, shown: 17, drafts: 0, unplaced: 0 });
+  });
+
+  test('when what happened is looked over, everything that the map tells apart should be there', async () => {
+    const library = await libraryOf(coach);
+    const words = wordsOf(library);
+    const { attempts, footage } = library;
+    const logged = footage.filter((f) => f.logged === 'throughout').map((f) => f.id);
+    expect(logged).toHaveLength(2);
+    for (const id of logged)
+      expect(new Set(attempts.filter((a) => a.footageId === id).map((a) => a.subject))).toEqual(new Set(['a', 'b']));
+    expect(attempts.filter((a) => a.intent === 'bait')).toHaveLength(1);
+    expect(attempts.filter((a) => a.series > 1 && attempts.some((b) => b.id === a.parentId))).toHaveLength(2);
+    expect(attempts.filter((a) => isNearFinish(a, words)).length).toBeGreaterThanOrEqual(3);
+    expect(attempts.filter((a) => words.action(a.action ?? '')?.does === 'yield')).toHaveLength(1);
+    expect(attempts.filter((a) => a.shownAs === 'mistake')).toHaveLength(2);
+    // both act at once: two attempts of one footage that overlap, by the two sides
+    const clashes = attempts.flatMap((a) =>
+      attempts.filter(
+        (b) =>
+          b.footageId === a.footageId &&
+          a.subject < b.subject &&
+          b.start.frame < a.end.frame &&
+          a.start.frame < b.end.frame &&
+          a.state?.role === 'even',
+      ),
+    );
+    expect(clashes.length).toBeGreaterThanOrEqual(1);
+    // one attempt, two looks: three of them on a camera with a clock of its own
+    const [first, second] = library.angles.filter(
+      (g) => g.offsetMs !== 0 || library.angles.some((h) => h.footageId === g.footageId && h.id !== g.id),
+    );
+    expect([
+      first?.footageId === second?.footageId,
+      library.clips.filter((c) => c.angleId === [first, second].find((g) => g?.offsetMs)?.id).length,
+    ]).toEqual([true, 3]);
     expect((await libraryOf(await app.signedIn(OTHER_COACH))).clips).toEqual([]);
   });
 

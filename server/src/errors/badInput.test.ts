@@ -9,7 +9,7 @@ describe('bad input', () => {
   let app: TestApp, coach: Client, angleId: string;
   let before: string;
   beforeAll(async () => {
-    app = await TestApp.start({ demo: true });
+    app = await TestApp.start({ demo: 'rooms' });
     coach = await app.signedIn(COACH);
     ({ angleId } = await newPiece(coach));
     before = JSON.stringify(await libraryOf(coach));

@@ -1,10 +1,12 @@
 import { Controller, Delete, HttpCode, Inject, Param, Patch, Post } from '@nestjs/common';
 import {
   footageEdit,
+  newAngle,
   newFootage,
   removal,
   type Removal,
   type Changed,
+  type NewAngle,
   type NewFootage,
   type FootageEdit,
 } from '@odograph/core/contract';
@@ -26,6 +28,17 @@ export class FootageController {
   @HttpCode(200)
   create(@CurrentSession() session: Session, @CheckedBody(newFootage) body: NewFootage): Promise<Changed> {
     return this.footage.create(session, body);
+  }
+
+  @Says('One more angle of footage: the whole of another file of the same event')
+  @Post(':id/angles')
+  @HttpCode(200)
+  addAngle(
+    @CurrentSession() session: Session,
+    @Param('id') id: string,
+    @CheckedBody(newAngle) body: NewAngle,
+  ): Promise<Changed> {
+    return this.footage.addAngle(session, id, body);
   }
 
   @Says('Changes what is known of footage')

@@ -1,8 +1,9 @@
 import { Inject, Injectable } from '@nestjs/common';
-import type { AthleteRef, Changed, FootageEdit, NewFootage } from '@odograph/core/contract';
+import type { AthleteRef, Changed, FootageEdit, NewAngle, NewFootage } from '@odograph/core/contract';
 import type { Session } from '../accounts/session.js';
 import { ChangesService } from '../changes/changes.service.js';
 import type { Edit } from '../changes/edit.js';
+import type { Row } from '../database/models.js';
 import { invalid } from '../errors/refused.js';
 import { LibraryService } from '../library/library.service.js';
 import { MediaService } from '../media/media.service.js';
@@ -18,27 +19,42 @@ export class FootageService {
   /** A footage with its first angle: the whole of one file. */
   async create(session: Session, request: NewFootage): Promise<Changed> {
     const { editId, id, angleId, fileId, athleteA, athleteB, ...fields } = request;
-    const file = await this.media.require(session.academyId, fileId);
-    const times = await this.media.frameTimes(session.academyId, fileId);
+    const whole = await this.wholeFile(session, fileId);
     if (athleteA.id === athleteB.id) throw invalid('athleteB', 'must be somebody else than athleteA');
     const touched = await this.changes.edit(session, editId, async (edit) => {
       await this.person(edit, athleteA);
       await this.person(edit, athleteB);
       await edit.create('footage', id, { ...fields, athleteA: athleteA.id, athleteB: athleteB.id });
-      await edit.create('angle', angleId, {
-        footageId: id,
-        fileId,
-        fromFrame: 0,
-        toFrame: file.frames,
-        fromPts: times.instant(0).pts,
-        toPts: times.instant(file.frames).pts,
-        offsetMs: 0,
-        rate: 1,
-        kind: 'live',
-      });
+      await edit.create('angle', angleId, { footageId: id, offsetMs: 0, ...whole });
       edit.touch('file', fileId);
     });
     return this.library.changed(session.academyId, touched);
+  }
+
+  /** One more angle of footage: the whole of another file of the same event. */
+  async addAngle(session: Session, footageId: string, request: NewAngle): Promise<Changed> {
+    const { editId, id, fileId, offsetMs } = request;
+    const whole = await this.wholeFile(session, fileId);
+    const touched = await this.changes.edit(session, editId, async (edit) => {
+      await edit.require('footage', footageId);
+      await edit.create('angle', id, { footageId, offsetMs, ...whole });
+      edit.touch('file', fileId);
+    });
+    return this.library.changed(session.academyId, touched);
+  }
+
+  private async wholeFile({ academyId }: Session, fileId: string): Promise<Row> {
+    const file = await this.media.require(academyId, fileId);
+    const times = await this.media.frameTimes(academyId, fileId);
+    return {
+      fileId,
+      fromFrame: 0,
+      toFrame: file.frames,
+      fromPts: times.instant(0).pts,
+      toPts: times.instant(file.frames).pts,
+      rate: 1,
+      kind: 'live',
+    };
   }
 
   async edit(session: Session, id: string, { editId, baseVersion, changes }: FootageEdit): Promise<Changed> {

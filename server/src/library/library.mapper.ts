@@ -136,27 +136,25 @@ export const fromReaction = (r: ReactionUse, ordinal: number): Row => ({
 export const toReason = (row: Row): ReasonUse => pick(row, 'id', 'reason', 'main');
 export const fromReason = (r: ReasonUse, ordinal: number): Row => ({ ordinal, reason: r.reason, main: r.main });
 
+/** What is said of an attempt in columns that are called as the fields are. */
+export const SAID_AS_IS = [
+  'subject',
+  'action',
+  'intent',
+  'result',
+  'depth',
+  'resisted',
+  'shownAs',
+  'parentId',
+  'series',
+  'counterOfId',
+] as const satisfies readonly (keyof Attempt)[];
+
 export const toAttempt = (
   row: Row,
   below: { controls: readonly Row[]; reactions: readonly Row[]; reasons: readonly Row[] },
 ): Attempt => ({
-  ...pick<Attempt>(
-    row,
-    'id',
-    'version',
-    'footageId',
-    'angleId',
-    'subject',
-    'action',
-    'intent',
-    'result',
-    'depth',
-    'resisted',
-    'shownAs',
-    'parentId',
-    'series',
-    'counterOfId',
-  ),
+  ...pick<Attempt>(row, 'id', 'version', 'footageId', 'angleId', ...SAID_AS_IS),
   state: state(row['statePosition'], row['stateRole']),
   lead: row['leadSide'] as Attempt['lead'],
   finish: toFinish(row),

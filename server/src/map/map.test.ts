@@ -29,7 +29,7 @@ const messageOf = (bytes: Uint8Array): RowsMessage =>
 describe('rows for the map', () => {
   let app: TestApp, coach: Client;
   beforeAll(async () => {
-    app = await TestApp.start({ demo: true });
+    app = await TestApp.start({ demo: 'rooms' });
     coach = await app.signedIn(COACH);
   });
   afterAll(() => app.stop());

@@ -6,13 +6,13 @@ import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import type { MediaFile } from '@odograph/core';
 import { v7 as newId } from 'uuid';
 import { libraryOf } from '../testing/requests.js';
-import { COACH, TestApp, demoVideo, type Client } from '../testing/testApp.js';
+import { COACH, DEMO_FILES, TestApp, demoVideo, type Client } from '../testing/testApp.js';
 
 describe('media', () => {
   let app: TestApp, coach: Client, video: Buffer;
   const folder = mkdtempSync(join(tmpdir(), 'odograph-odd-'));
   beforeAll(async () => {
-    app = await TestApp.start({ demo: true });
+    app = await TestApp.start({ demo: 'rooms' });
     coach = await app.signedIn(COACH);
     video = await demoVideo();
   });
@@ -27,7 +27,7 @@ describe('media', () => {
   const deltasOf = async (id: string): Promise<number[]> =>
     ((await coach.ask('GET', `/api/files/${id}/times`)).body as { deltas: number[] }).deltas;
 
-  test.each([['lantern-final'], ['thursday-round']] as const)(
+  test.each(DEMO_FILES.map((name) => [name] as const))(
     'when %s is taken in, its times should be those that ffprobe counts frame by frame',
     async (name) => {
       const { body } = await take('x.mp4', await demoVideo(name));
@@ -176,7 +176,20 @@ describe('media', () => {
     ]);
     const bits = Array.from({ length: 20 }, (_, i) => (grey[4 * 320 + (i + 1) * 8 + 4]! > 128 ? 1 : 0));
     expect(bits.reduce<number>((n, bit) => n * 2 + bit, 0)).toBe(200);
-    expect((await coach.ask('GET', `/api/files/${id}/stills/746.jpg`)).status).toBe(404);
+    expect((await coach.ask('GET', `/api/files/${id}/stills/1084.jpg`)).status).toBe(404);
     expect((await coach.ask('GET', `/api/files/${id}/stills/x.jpg`)).status).toBe(400);
+  });
+
+  test('when a file is damaged inside, it should be taken in with its times, and a picture that cannot be read be refused with a reason', async () => {
+    const bytes = Buffer.from(await demoVideo('leg-class'));
+    const from = bytes.indexOf('mdat') + 4;
+    bytes.fill(0x5a, from + 1000);
+    const { status, body } = await take('hurt.mp4', bytes);
+    expect(status).toBe(200);
+    const still = await coach.ask('GET', `/api/files/${(body as MediaFile).id}/stills/400.jpg`);
+    expect([still.status, (still.body as { message: string }).message]).toEqual([
+      422,
+      expect.stringContaining('picture 400 cannot be read'),
+    ]);
   });
 });

@@ -5,6 +5,7 @@ import { promisify } from 'node:util';
 import { Inject, Injectable } from '@nestjs/common';
 import pLimit from 'p-limit';
 import type { AcademyId } from '../database/academyId.js';
+import { Refused } from '../errors/refused.js';
 import { MediaStore } from './mediaStore.js';
 import { INPUT_GUARD } from './probe.js';
 
@@ -32,7 +33,7 @@ export class Stills {
       if (await there()) return path;
       await mkdir(dirname(path), { recursive: true });
       const part = `${path}.part.jpg`;
-      await run(
+      const made = run(
         'ffmpeg',
         [
           '-nostdin',
@@ -54,6 +55,10 @@ export class Stills {
         ],
         { timeout: DEADLINE_MS },
       );
+      // a file that is damaged inside is no fault of the server
+      await made.catch(() => {
+        throw new Refused({ code: 'not-video', facts: { why: `picture ${frame} cannot be read` } });
+      });
       await rename(part, path);
       return path;
     });

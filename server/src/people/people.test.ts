@@ -15,7 +15,7 @@ const peopleOf = async (client: Client): Promise<People> => (await client.ask('G
 describe('people of an academy', () => {
   let app: TestApp, head: Client;
   beforeAll(async () => {
-    app = await TestApp.start({ demo: true });
+    app = await TestApp.start({ demo: 'rooms' });
     head = await app.signedIn(COACH);
   });
   afterAll(() => app.stop());
@@ -204,7 +204,7 @@ describe('people of an academy', () => {
 describe('persons', () => {
   let app: TestApp, head: Client;
   beforeAll(async () => {
-    app = await TestApp.start({ demo: true });
+    app = await TestApp.start({ demo: 'rooms' });
     head = await app.signedIn(COACH);
   });
   afterAll(() => app.stop());

@@ -8,7 +8,7 @@ import { COACH, OTHER_COACH, STUDENT, TestApp, type Client } from '../testing/te
 describe('kept routes', () => {
   let app: TestApp, coach: Client, clipId: string;
   beforeAll(async () => {
-    app = await TestApp.start({ demo: true });
+    app = await TestApp.start({ demo: 'rooms' });
     coach = await app.signedIn(COACH);
     const { angleId } = await newPiece(coach);
     ({ id: clipId } = (await newClip(coach, angleId)).clip);

@@ -45,6 +45,19 @@ const database = async (): Promise<Config['database'] & { drop: () => Promise<vo
   return { ...server, name, drop: () => run(`DROP DATABASE ${name}`) };
 };
 
+/** A folder with the demo's academies and accounts, nothing filmed: most tests bring what they need themselves. */
+const withRooms = async (load: (folder: string) => Promise<void>): Promise<void> => {
+  const folder = await mkdtemp(join(tmpdir(), 'odograph-rooms-'));
+  const whole = JSON.parse(await readFile(join(DEMO_FOLDER, 'demo.json'), 'utf8')) as { academies: object[] };
+  const none = { persons: [], files: [], footage: [], angles: [], clips: [], looks: [] };
+  await writeFile(
+    join(folder, 'demo.json'),
+    JSON.stringify({ academies: whole.academies.map((academy) => ({ ...academy, ...none })) }),
+  );
+  await load(folder);
+  await rm(folder, { recursive: true });
+};
+
 export class TestApp {
   private constructor(
     readonly app: NestExpressApplication,
@@ -53,9 +66,9 @@ export class TestApp {
     private readonly dispose: () => Promise<void>,
   ) {}
 
-  /** The whole server on a database and a folder of its own, on a free port of loopback. */
+  /** The whole server on a database and a folder of its own, on a free port of loopback; with the demo's rooms, or the whole demo in them. */
   static async start(
-    options: { readonly demo?: boolean; readonly signInTries?: number; readonly publicUrl?: string } = {},
+    options: { readonly demo?: 'rooms' | 'whole'; readonly signInTries?: number; readonly publicUrl?: string } = {},
   ): Promise<TestApp> {
     const { drop, ...db } = await database();
     const dataDir = await mkdtemp(join(tmpdir(), 'odograph-server-'));
@@ -73,7 +86,8 @@ export class TestApp {
       signInTries: options.signInTries ?? 100,
     };
     const app = await bootstrap(config);
-    if (options.demo) await app.get(DemoService).load(DEMO_FOLDER);
+    if (options.demo === 'whole') await app.get(DemoService).load(DEMO_FOLDER);
+    if (options.demo === 'rooms') await withRooms((folder) => app.get(DemoService).load(folder));
     await app.listen(0, '127.0.0.1');
     const { port } = (app.getHttpServer() as { address: () => AddressInfo }).address();
     return new TestApp(app, config, `http://127.0.0.1:${port}`, async () => {
@@ -127,5 +141,16 @@ export class TestApp {
   }
 }
 
-export const demoVideo = (name: 'lantern-final' | 'thursday-round' = 'lantern-final'): Promise<Buffer> =>
+/** The demo's files: constant and variable rates, with sound and without. */
+export const DEMO_FILES = [
+  'lantern-final',
+  'lantern-final-phone',
+  'harbour-open',
+  'thursday-round',
+  'morning-round',
+  'guard-class',
+  'leg-class',
+] as const;
+
+export const demoVideo = (name: (typeof DEMO_FILES)[number] = 'lantern-final'): Promise<Buffer> =>
   readFile(join(DEMO_FOLDER, `${name}.mp4`));

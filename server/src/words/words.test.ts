@@ -29,7 +29,7 @@ const ladder = (more: object = {}) =>
 describe("an academy's own words", () => {
   let app: TestApp, coach: Client;
   beforeAll(async () => {
-    app = await TestApp.start({ demo: true });
+    app = await TestApp.start({ demo: 'rooms' });
     coach = await app.signedIn(COACH);
   });
   afterAll(() => app.stop());

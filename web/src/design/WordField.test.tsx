@@ -46,6 +46,25 @@ describe('a part of the phrase', () => {
     expect(first!.textContent).toContain('armbar');
   });
 
+  test('when a resting pointer is passed by the list, Enter should still take what stands first', async () => {
+    const { user, field, pick } = show();
+    await user.type(field, 'armb');
+    const list = screen.getByRole('listbox', { name: 'Entry' });
+    await user.hover(list);
+    await user.unhover(list);
+    await user.keyboard('{Enter}');
+    expect(pick).toHaveBeenCalledWith('armlock');
+  });
+
+  test('when a single letter is typed, Enter should take what stands first', async () => {
+    const { user, field, pick } = show();
+    await user.type(field, 't');
+    const first = screen.getAllByRole('option')[0]!;
+    expect(first.getAttribute('aria-selected')).toBe('true');
+    await user.keyboard('{Enter}');
+    expect(pick).toHaveBeenCalledTimes(1);
+  });
+
   test('when Tab is pressed, what stands first should be taken', async () => {
     const { user, field, pick } = show();
     await user.type(field, 'tria');

@@ -97,9 +97,22 @@ export const WordField = <T,>(props: WordFieldProps<T>): React.JSX.Element => {
     inputValue: text,
     selectedItem: null,
     defaultHighlightedIndex: typed ? 0 : -1,
-    // a click into the field opens its choices; it never shuts them
-    stateReducer: (_, { type, changes }) =>
-      type === useCombobox.stateChangeTypes.InputClick ? { ...changes, isOpen: true } : changes,
+    stateReducer: (state, { type, changes }) => {
+      const { InputClick, InputChange, MenuMouseLeave } = useCombobox.stateChangeTypes;
+      switch (type) {
+        // a click into the field opens its choices; it never shuts them
+        case InputClick:
+          return { ...changes, isOpen: true };
+        // what stands first is what Enter takes, from the first letter on …
+        case InputChange:
+          return { ...changes, highlightedIndex: changes.inputValue?.trim() ? 0 : -1 };
+        // … also where a resting pointer was passed by the list
+        case MenuMouseLeave:
+          return { ...changes, highlightedIndex: state.highlightedIndex };
+        default:
+          return changes;
+      }
+    },
     onStateChange: ({ type, selectedItem }) => {
       const { InputKeyDownEnter, ItemClick, InputBlur } = useCombobox.stateChangeTypes;
       if (!selectedItem || (type !== InputKeyDownEnter && type !== ItemClick && type !== InputBlur)) return;
@@ -123,10 +136,12 @@ export const WordField = <T,>(props: WordFieldProps<T>): React.JSX.Element => {
     if (event.key === 'Enter' && !isTaking) {
       event.preventDefault();
       if (typed === '' && onClear && !several) onClear();
-      if (!isUnknown) {
-        setTyped(null);
-        onNext?.();
-      }
+      if (isUnknown) return;
+      const [first] = items;
+      setTyped(null);
+      // nothing that was typed goes without a trace
+      if (typed?.trim() && first) onPick(first.value);
+      if (!several || !typed?.trim()) onNext?.();
     }
   };
 

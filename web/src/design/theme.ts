@@ -1,4 +1,5 @@
-import { createSystem, defaultBaseConfig, defaultConfig, defineConfig } from '@chakra-ui/react';
+import { createSystem, defaultBaseConfig, defineConfig } from '@chakra-ui/react';
+import { breakpoints, menuSlotRecipe, tokens } from '@chakra-ui/react/theme';
 
 /** Every colour by its meaning; the values stand in the two rooms below. */
 const COLOURS = [
@@ -86,15 +87,14 @@ const config = defineConfig({
  * Of the theme that comes with the components only what is used: its measures, and the recipe of the menu. Laying all of it together takes a tenth of a
  * second at every start of the page.
  */
-const { breakpoints, tokens, slotRecipes } = defaultConfig.theme!;
 const used = defineConfig({
   preflight: true,
-  cssVarsPrefix: defaultConfig.cssVarsPrefix!,
-  cssVarsRoot: defaultConfig.cssVarsRoot!,
+  cssVarsPrefix: 'chakra',
+  cssVarsRoot: ':where(html, .chakra-theme)',
   theme: {
-    breakpoints: breakpoints!,
-    tokens: { spacing: tokens!.spacing!, sizes: tokens!.sizes!, zIndex: tokens!.zIndex! },
-    slotRecipes: { menu: slotRecipes!['menu']! },
+    breakpoints,
+    tokens: { spacing: tokens.spacing, sizes: tokens.sizes, zIndex: tokens.zIndex },
+    slotRecipes: { menu: menuSlotRecipe },
   },
 });
 

@@ -38,8 +38,10 @@ export type MapRoute = {
 };
 
 export type MapWorker = {
-  /** Asks the server what has changed, counts, and gives the picture. */
-  readonly show: (wish: MapWish) => Promise<MapPicture>;
+  /** Asks the server what has changed, counts, and gives the picture; its lines come in parts, since reading all of them at once would hold up the page. */
+  readonly show: (wish: MapWish) => Promise<Omit<MapPicture, 'lines'> & { readonly lineCount: number }>;
+  /** The next lines of a picture from the n-th on; null where another was computed meanwhile. */
+  readonly linesFrom: (revision: number, n: number) => readonly MapLine[] | null;
   /** Routes over what was shown last. */
   readonly routes: (question: RouteQuestion) => readonly MapRoute[];
   /** How many limbs have to change before each of these lines, gone one after the other; 0 where nothing is recorded. */

@@ -10,10 +10,13 @@ import {
   type Line,
 } from '@odograph/core';
 import { expose } from 'comlink';
-import type { MapLine, MapPicture, MapView, MapWish, MapWorker } from './map.protocol.js';
+import type { MapLine, MapView, MapWish, MapWorker } from './map.protocol.js';
 
 /** Attempts of a line whose ids go to the page: enough to play. */
 const TELLING = 16;
+
+/** Lines that go to the page in one message: read in some ten milliseconds. */
+const LINES_AT_ONCE = 1000;
 
 let reader: string | undefined;
 let table = new RowTable();
@@ -54,7 +57,7 @@ const counted = (view: MapView, touched: readonly number[] | null): Tally => {
   return tally.of;
 };
 
-const show = async ({ reader: who, view, wordChanges }: MapWish): Promise<MapPicture> => {
+const show = async ({ reader: who, view, wordChanges }: MapWish): ReturnType<MapWorker['show']> => {
   if (who !== reader) startAnew();
   reader = who;
   const { lines: built, ...totals } = counted(view, await refresh()).book();
@@ -62,7 +65,7 @@ const show = async ({ reader: who, view, wordChanges }: MapWish): Promise<MapPic
   revision++;
   return {
     revision,
-    lines: lines.map(plain),
+    lineCount: lines.length,
     heights: Object.fromEntries(heightsOf(table, wordsOf({ wordChanges }), view)),
     totals,
   };
@@ -75,6 +78,7 @@ const worker: MapWorker = {
     queue = mine.catch(() => undefined);
     return mine;
   },
+  linesFrom: (of, n) => (of === revision ? lines.slice(n, n + LINES_AT_ONCE).map(plain) : null),
   routes: ({ from, goal, most }) =>
     bestRoutes(lines, from, goal, most).map((route) => ({
       ...route,

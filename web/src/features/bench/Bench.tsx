@@ -16,15 +16,17 @@ import { instantAt, newClipEdit } from './newClip.js';
 import { Phrase } from './Phrase.js';
 import { Said } from './Said.js';
 import { useOnBench, type OnBench } from './useBenchClips.js';
+import { useCameras } from './useCameras.js';
 import { usePictureKeys, type KeyTable } from './usePictureKeys.js';
 
 /** The screen for breaking down: the footage in the address, or the first on the shelf. Students watch; nothing is changed. */
 export const Bench = (): React.JSX.Element => {
   const { footageId } = useParams();
   const { footage } = useLibrary();
-  const bench = useOnBench(footageId);
+  const [search] = useSearchParams();
+  const bench = useOnBench(footageId, { cameraId: search.get('camera'), clipId: search.get('clip') });
   if (footageId === undefined && footage[0]) return <Navigate to={`/break-down/${footage[0].id}`} replace />;
-  if (bench) return <Table key={bench.footage.id} bench={bench} />;
+  if (bench) return <Table key={bench.angle.id} bench={bench} />;
   return (
     <Box padding="10">
       <Box marginBottom="4">{footageId === undefined ? T.noFootage : T.notThere}</Box>
@@ -33,6 +35,12 @@ export const Bench = (): React.JSX.Element => {
       </Action>
     </Box>
   );
+};
+
+/** The frame in the address, where one is said. */
+const frameIn = (search: URLSearchParams): number | undefined => {
+  const said = search.get('frame') ?? '';
+  return /^\d{1,9}$/.test(said) ? Number(said) : undefined;
 };
 
 const Table = ({ bench }: { readonly bench: OnBench }): React.JSX.Element => {
@@ -50,16 +58,19 @@ const Table = ({ bench }: { readonly bench: OnBench }): React.JSX.Element => {
   const index = bench.clips.findIndex((v) => v.clip.id === selectedId);
   const selected = bench.clips[index];
   const [opening] = useState(() => ({
-    frame: selected?.clip.in.frame ?? 0,
+    frame: frameIn(search) ?? selected?.clip.in.frame ?? 0,
     loop: selected ? { inFrame: selected.clip.in.frame, outFrame: selected.clip.out.frame } : null,
     play: false,
   }));
   const handle = usePlayer(bench.file.id, opening);
   const { player, state, table } = handle;
+  const cameras = useCameras(bench, table, state.frame, selected);
+  /** The camera is only in the address where there are several. */
+  const here: Record<string, string> = bench.cameras.length > 1 ? { camera: bench.angle.id } : {};
 
   const select = (clipId: string | undefined): void => {
     // at once: quick presses of a key each start from where the one before led
-    setSearch(clipId === undefined ? {} : { clip: clipId }, { replace: true, flushSync: true });
+    setSearch({ ...here, ...(clipId === undefined ? {} : { clip: clipId }) }, { replace: true, flushSync: true });
     const view = bench.clips.find((v) => v.clip.id === clipId);
     player?.pause();
     player?.loop(view ? { inFrame: view.clip.in.frame, outFrame: view.clip.out.frame } : null);
@@ -98,7 +109,7 @@ const Table = ({ bench }: { readonly bench: OnBench }): React.JSX.Element => {
     });
     dispatch(editQueued(made));
     setInMark(null);
-    setSearch({ clip: made.clip.id }, { replace: true });
+    setSearch({ ...here, clip: made.clip.id }, { replace: true });
     player?.loop({ inFrame: inMark, outFrame });
     setFresh(made.clip.id);
   };
@@ -139,6 +150,7 @@ const Table = ({ bench }: { readonly bench: OnBench }): React.JSX.Element => {
     },
     l: toggleLoop,
     s: () => player?.setSpeed(SPEEDS[(SPEEDS.findIndex((s) => s === state.speed) + 1) % SPEEDS.length]!),
+    ...(bench.cameras.length > 1 ? { c: cameras.next } : {}),
   };
   const writingKeys: KeyTable = {
     i: onIn,
@@ -151,6 +163,7 @@ const Table = ({ bench }: { readonly bench: OnBench }): React.JSX.Element => {
       else toBin(selected.clip.id);
     },
     'ctrl+z': () => edit({ kind: 'undo' }),
+    ...(cameras.uncut ? { k: cameras.cutHere } : {}),
   };
   const keys = mayWrite ? { ...watchingKeys, ...writingKeys } : watchingKeys;
   usePictureKeys(keys);
@@ -181,7 +194,7 @@ const Table = ({ bench }: { readonly bench: OnBench }): React.JSX.Element => {
         </Box>
         <Box width="400px" flexShrink="0" minHeight="0">
           {table ? (
-            <ClipsHere bench={bench} table={table} selectedId={selectedId} onSelect={select} />
+            <ClipsHere bench={bench} table={table} selectedId={selectedId} onSelect={select} onCamera={cameras.show} />
           ) : (
             <Box padding="4">{T.loading}</Box>
           )}
@@ -210,7 +223,15 @@ const Table = ({ bench }: { readonly bench: OnBench }): React.JSX.Element => {
           color="inkSoft"
           role="status"
         >
-          {inMark !== null && table ? T.inMarked(timecode(table, inMark)) : mayWrite ? T.sayHint : T.watchHint}
+          {inMark !== null && table
+            ? T.inMarked(timecode(table, inMark))
+            : cameras.uncut && mayWrite
+              ? cameras.isOutside
+                ? T.outside
+                : T.uncut
+              : mayWrite
+                ? T.sayHint
+                : T.watchHint}
         </Flex>
       )}
       {table && (

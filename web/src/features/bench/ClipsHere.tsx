@@ -1,7 +1,7 @@
 import { Box } from '@chakra-ui/react';
-import { timecode, type TimeTable } from '@odograph/core';
+import { fileTitle, timecode, type TimeTable } from '@odograph/core';
 import { useEffect, useRef } from 'react';
-import { Heading, Mono, PickRow, ResultMark, Sentence } from '../../design/index.js';
+import { Choice, Heading, Mono, PickRow, ResultMark, Sentence } from '../../design/index.js';
 import type { ClipView } from '../library/index.js';
 import { BENCH_TEXT as T } from './bench.text.js';
 import type { OnBench } from './useBenchClips.js';
@@ -11,6 +11,7 @@ type Props = {
   readonly table: TimeTable;
   readonly selectedId: string | undefined;
   readonly onSelect: (clipId: string) => void;
+  readonly onCamera: (angleId: string) => void;
 };
 
 const Row = ({
@@ -51,7 +52,7 @@ const Row = ({
 };
 
 /** The clips of the footage on the bench, as sentences, in the order in which things happened. */
-export const ClipsHere = ({ bench, table, selectedId, onSelect }: Props): React.JSX.Element => {
+export const ClipsHere = ({ bench, table, selectedId, onSelect, onCamera }: Props): React.JSX.Element => {
   const drafts = bench.clips.filter((v) => v.missing.length > 0).length;
   return (
     <Box as="section" aria-label="Clips of this footage" height="100%" overflowY="auto" borderLeftWidth="1px">
@@ -68,6 +69,18 @@ export const ClipsHere = ({ bench, table, selectedId, onSelect }: Props): React.
           </Box>
           <Box as="span" color="inkSoft">{` in ${bench.footage.kitB || 'kit not said'}`}</Box>
         </Box>
+        {bench.cameras.length > 1 && (
+          <Box marginTop="2">
+            <Choice
+              label={T.camera}
+              name="camera"
+              value={bench.angle.id}
+              options={bench.cameras.map((c) => [c.angle.id, fileTitle(c.file.name)] as const)}
+              onChange={onCamera}
+              isTight
+            />
+          </Box>
+        )}
         <Box fontSize="14px" color="inkSoft" marginTop="1" data-testid="clip-count">
           {T.count(bench.clips.length, drafts)}
         </Box>

@@ -1,6 +1,15 @@
 import { Box } from '@chakra-ui/react';
-import { courseOf, footageSeconds, frameAtS, frameCount, frameStartS, timecode, type TimeTable } from '@odograph/core';
-import { useMemo, useRef, type PointerEvent } from 'react';
+import {
+  angleClock,
+  courseOf,
+  footageSeconds,
+  frameAtS,
+  frameCount,
+  frameStartS,
+  timecode,
+  type TimeTable,
+} from '@odograph/core';
+import { useId, useMemo, useRef, type PointerEvent } from 'react';
 import { useSize } from '../../design/index.js';
 import { useWords, type ClipView } from '../library/index.js';
 import { EdgeHandle, type Edge } from './EdgeHandle.js';
@@ -45,6 +54,7 @@ export const CourseLine = ({
   const words = useWords();
   const [ref, { width }] = useSize({ width: 1280, height: HEIGHT });
   const svg = useRef<SVGSVGElement>(null);
+  const clipId = useId();
   const startS = frameStartS(table, 0),
     endS = frameStartS(table, frameCount(table));
   const scale = (width - LEFT - RIGHT) / (endS - startS);
@@ -55,7 +65,7 @@ export const CourseLine = ({
     const box = svg.current!.getBoundingClientRect();
     return frameAtS(table, startS + (clientX - box.left - LEFT) / scale);
   };
-  const clock = { ...bench.angle, timeBaseNum: bench.file.timeBaseNum, timeBaseDen: bench.file.timeBaseDen };
+  const clock = angleClock(bench.angle, bench.file);
   const zeroS = footageSeconds(clock, table.ticks[0]!);
   const runs = useMemo(() => courseOf(bench.timed, 'a', words), [bench.timed, words]);
   const lanes = useMemo(
@@ -90,22 +100,27 @@ export const CourseLine = ({
             worse ↓
           </text>
         </g>
-        {runs.flatMap((run, r) =>
-          run.points.slice(1).map((to, i) => {
-            const from = run.points[i]!;
-            const acts = subjects.get(to.attemptId) === 'b' ? 'b' : 'a';
-            return (
-              <path
-                key={`${r} ${i}`}
-                d={`M${xOfS(fileS(from.atS))} ${yOf(from.height)}L${xOfS(fileS(to.atS))} ${yOf(to.height)}`}
-                stroke={acts === 'a' ? 'var(--od-us)' : 'var(--od-them)'}
-                strokeWidth="2.6"
-                strokeLinecap="round"
-                {...(acts === 'b' ? { strokeDasharray: '7 5' } : {})}
-              />
-            );
-          }),
-        )}
+        <clipPath id={clipId}>
+          <rect x={LEFT - 2} y={0} width={Math.max(0, width - LEFT - RIGHT) + 4} height={HEIGHT} />
+        </clipPath>
+        <g clipPath={`url(#${clipId})`}>
+          {runs.flatMap((run, r) =>
+            run.points.slice(1).map((to, i) => {
+              const from = run.points[i]!;
+              const acts = subjects.get(to.attemptId) === 'b' ? 'b' : 'a';
+              return (
+                <path
+                  key={`${r} ${i}`}
+                  d={`M${xOfS(fileS(from.atS))} ${yOf(from.height)}L${xOfS(fileS(to.atS))} ${yOf(to.height)}`}
+                  stroke={acts === 'a' ? 'var(--od-us)' : 'var(--od-them)'}
+                  strokeWidth="2.6"
+                  strokeLinecap="round"
+                  {...(acts === 'b' ? { strokeDasharray: '7 5' } : {})}
+                />
+              );
+            }),
+          )}
+        </g>
         <rect
           x={LEFT}
           y={0}

@@ -15,6 +15,8 @@ export const PICTURE_KEYS: readonly Hint[] = [
   { keys: 'N', does: 'new', press: 'n' },
   { keys: 'L', does: 'loop', press: 'l' },
   { keys: 'S', does: 'slower', press: 's' },
+  { keys: 'C', does: 'camera', press: 'c' },
+  { keys: 'K', does: 'cut it here', press: 'k' },
   { keys: 'Del', does: 'bin', press: 'Delete' },
   { keys: 'ctrl Z', does: 'undo', press: 'ctrl+z' },
 ];
@@ -38,6 +40,9 @@ export const BENCH_TEXT = {
   loading: 'Reading the frames …',
   broken: 'The picture cannot be read. The footage is kept; load the page again.',
   sayHint: 'No clip in hand. I marks in, O marks out; then say what it is here.',
+  camera: 'Camera',
+  uncut: 'This attempt is not cut from this camera yet. K cuts the same stretch here.',
+  outside: 'This camera was not filming then.',
   inMarked: (code: string): string => `In at ${code}. Press O where it ends.`,
   count: (clips: number, drafts: number): string => {
     const all = clips === 1 ? '1 clip' : `${clips} clips`;

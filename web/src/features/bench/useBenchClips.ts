@@ -2,33 +2,51 @@ import { timedOf, type Angle, type Footage, type MediaFile, type Timed } from '@
 import { useMemo } from 'react';
 import { useClipViews, useLibrary, type ClipView } from '../library/index.js';
 
-/** One footage on the bench: its first angle, its clips in order, its attempts with their instants. */
-export type OnBench = {
+/** A camera that filmed the footage: an angle with its file. */
+export type Camera = { readonly angle: Angle; readonly file: MediaFile };
+
+/** One footage on the bench as one camera sees it: the clips cut from that camera in order, the attempts with their instants. */
+export type OnBench = Camera & {
   readonly footage: Footage;
-  readonly angle: Angle;
-  readonly file: MediaFile;
+  readonly cameras: readonly Camera[];
   readonly athletes: Readonly<Record<'a' | 'b', string>>;
   readonly clips: readonly ClipView[];
+  /** Clips of the footage from whatever camera. */
+  readonly allClips: readonly ClipView[];
   readonly timed: readonly Timed[];
 };
 
-/** What lies on the bench; undefined where there is no such footage. */
-export const useOnBench = (footageId: string | undefined): OnBench | undefined => {
+/** What lies on the bench, seen by the camera asked for, else by that of the clip asked for, else by the first; undefined where there is no such footage. */
+export const useOnBench = (
+  footageId: string | undefined,
+  asked: { readonly cameraId: string | null; readonly clipId: string | null },
+): OnBench | undefined => {
   const library = useLibrary();
   const views = useClipViews();
+  const { cameraId, clipId } = asked;
   return useMemo(() => {
     const footage = library.footage.find((f) => f.id === footageId);
-    const angle = library.angles.find((a) => a.footageId === footageId);
-    const file = library.files.find((f) => f.id === angle?.fileId);
-    if (!footage || !angle || !file) return undefined;
+    if (!footage) return undefined;
+    const cameras = library.angles
+      .filter((a) => a.footageId === footageId)
+      .flatMap((angle): Camera[] => {
+        const file = library.files.find((f) => f.id === angle.fileId);
+        return file ? [{ angle, file }] : [];
+      });
+    const allClips = views.filter((v) => v.footage.id === footage.id);
+    const ofClip = allClips.find((v) => v.clip.id === clipId)?.angle.id;
+    const camera =
+      cameras.find((c) => c.angle.id === cameraId) ?? cameras.find((c) => c.angle.id === ofClip) ?? cameras[0];
+    if (!camera) return undefined;
     const name = (id: string): string => library.persons.find((p) => p.id === id)?.name ?? 'unknown';
     return {
+      ...camera,
       footage,
-      angle,
-      file,
+      cameras,
       athletes: { a: name(footage.athleteA), b: name(footage.athleteB) },
-      clips: views.filter((v) => v.footage.id === footage.id),
+      clips: allClips.filter((v) => v.angle.id === camera.angle.id),
+      allClips,
       timed: timedOf(library, footage.id),
     };
-  }, [library, views, footageId]);
+  }, [library, views, footageId, cameraId, clipId]);
 };

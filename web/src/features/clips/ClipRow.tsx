@@ -3,7 +3,7 @@ import { attemptCautions, defaultHeight, type PlaceId, type Words } from '@odogr
 import { Link } from 'react-router';
 import { CautionNote, IntervalBand, Mono, ResultMark, Sentence, evidenceText } from '../../design/index.js';
 import { useWords, type ClipView } from '../library/index.js';
-import { useTimecode } from '../player/index.js';
+import { Still, useTimecode } from '../player/index.js';
 import type { MapLine } from '../../workers/map.protocol.js';
 
 const WIDTH = 84;
@@ -69,14 +69,7 @@ export const ClipRow = ({ view, line, isComputed }: Props): React.JSX.Element =>
       data-clip={clip.id}
     >
       <Link to={to} tabIndex={-1} aria-hidden>
-        <img
-          loading="lazy"
-          src={`/api/files/${file.id}/stills/${clip.in.frame}.jpg`}
-          alt=""
-          width={176}
-          height={99}
-          style={{ display: 'block', background: 'var(--od-hairline)', width: 176, height: 99, objectFit: 'cover' }}
-        />
+        <Still fileId={file.id} frame={clip.in.frame} width={176} />
       </Link>
       <Box minWidth="0">
         <Box

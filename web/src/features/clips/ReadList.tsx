@@ -17,9 +17,8 @@ import {
 import { useEffect, useMemo, useState } from 'react';
 import { v7 as newId } from 'uuid';
 import { Action, Labelled, Picked, Sentence, Subheading } from '../../design/index.js';
-import { useEdit, useLibrary, useWords, type PendingEdit } from '../library/index.js';
+import { useEdit, useLibrary, useTables, useWords, type PendingEdit } from '../library/index.js';
 import { CLIPS_TEXT as T, COLUMN_TEXT, rowText } from './clips.text.js';
-import { useTables } from './useTables.js';
 
 type Makes = Extract<ReadClip, { does: 'makes' }>;
 /** Clips that go out in one edit. */

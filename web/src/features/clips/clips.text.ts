@@ -2,6 +2,7 @@ import type { ClipColumn, ReadClip } from '@odograph/core';
 
 export const COLUMN_TEXT: Record<ClipColumn, string> = {
   footage: 'footage',
+  camera: 'camera',
   in: 'in',
   out: 'out',
   athlete: 'athlete',

@@ -1,11 +1,20 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { courseOf, footageSeconds, timedOf, type Angle, type Footage, type MediaFile } from '@odograph/core';
+import {
+  angleClock,
+  courseOf,
+  footageSeconds,
+  timedOf,
+  type Angle,
+  type Footage,
+  type MediaFile,
+} from '@odograph/core';
 import { Plus } from 'lucide-react';
 import { useMemo, useRef, useState, type DragEvent } from 'react';
 import { Link } from 'react-router';
 import { Action, Heading, ProfileMark, Subheading } from '../../design/index.js';
 import { useClipViews, useEdit, useLibrary, useMayWrite, useWords } from '../library/index.js';
 import { ToBin } from '../bin/index.js';
+import { Still } from '../player/index.js';
 import { FOOTAGE_TEXT as T, SETTING_WORDS } from './footage.text.js';
 import { athleteRef, fieldsOf, sheetOf } from './sheet.js';
 import { SheetForm } from './SheetForm.js';
@@ -32,7 +41,7 @@ const Piece = ({
   const runs = useMemo(() => courseOf(timedOf(library, footage.id), 'a', words), [library, footage.id, words]);
   const name = (id: string): string => library.persons.find((p) => p.id === id)?.name ?? 'unknown';
   const drafts = clips.filter((v) => v.missing.length).length;
-  const clock = { ...angle, timeBaseNum: file.timeBaseNum, timeBaseDen: file.timeBaseDen };
+  const clock = angleClock(angle, file);
   const [fromS, toS] = [footageSeconds(clock, angle.fromPts), footageSeconds(clock, angle.toPts)];
   const poster = Math.round(file.frames * 0.22);
   // without an edit it is somebody who only looks
@@ -40,13 +49,7 @@ const Piece = ({
   return (
     <Box as="li" display="grid" gridTemplateColumns="256px 1fr auto" gap="6" paddingBlock="5" borderBottomWidth="1px">
       <Link to={to} aria-label={onEdit ? `Break down ${footage.title}` : `Clips of ${footage.title}`}>
-        <img
-          src={`/api/files/${file.id}/stills/${poster}.jpg`}
-          alt=""
-          width={256}
-          height={144}
-          style={{ display: 'block', background: 'var(--od-hairline)', width: 256, height: 144, objectFit: 'cover' }}
-        />
+        <Still fileId={file.id} frame={poster} width={256} />
       </Link>
       <Box minWidth="0">
         <Subheading fontSize="23px">

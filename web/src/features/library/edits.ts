@@ -33,6 +33,7 @@ export type PendingEdit =
       readonly attempt: Attempt;
       readonly clip: Clip;
     }
+  | { readonly kind: 'new look'; readonly editId: string; readonly clip: Clip }
   | {
       readonly kind: 'new clips';
       readonly editId: string;
@@ -115,6 +116,8 @@ const apply = (library: Library, edit: PendingEdit): Library => {
         attempts: upsert(library.attempts, [edit.attempt]),
         clips: upsert(library.clips, [edit.clip]),
       };
+    case 'new look':
+      return { ...library, clips: upsert(library.clips, [edit.clip]) };
     case 'new clips':
       return {
         ...library,
@@ -163,6 +166,12 @@ export const requestOf = (edit: PendingEdit, library: Library): SendRequest | un
   switch (edit.kind) {
     case 'new clip':
       return { url: 'clips', method: 'POST', body: edit.body };
+    case 'new look': {
+      const { id, attemptId, angleId, note } = edit.clip;
+      const [inFrame, outFrame] = [edit.clip.in.frame, edit.clip.out.frame];
+      const clip = { id, angleId, inFrame, outFrame, note };
+      return { url: `attempts/${attemptId}/looks`, method: 'POST', body: { editId, clip } };
+    }
     case 'new clips':
       return { url: 'clips/many', method: 'POST', body: { editId, clips: edit.made.map((m) => m.body) } };
     case 'undo':

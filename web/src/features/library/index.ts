@@ -17,5 +17,6 @@ export { failureText, refusalText } from './refusal.text.js';
 export { Refusal } from './Refusal.js';
 export { SaveState } from './SaveState.js';
 export { useEdit } from './useEdit.js';
+export { useTables } from './useTables.js';
 export { clipViews, type ClipView } from './clipViews.js';
 export { useClipViews, useClipsOf, useLibrary, useMayWrite, useRole, useWords } from './useLibrary.js';

@@ -1,14 +1,11 @@
 import { layoutMap, placeName, splitLabel, type MapLayout, type PlaceId } from '@odograph/core';
 import { useMemo, useState, type KeyboardEvent, type MouseEvent } from 'react';
-import { MAP_LABEL_FONT, evidenceText } from '../../design/index.js';
+import { evidenceText } from '../../design/index.js';
 import { useWords } from '../library/index.js';
 import type { MapLine, MapPicture } from '../../workers/map.protocol.js';
 import { curveBetween, loopAt, placeTexts, type Curve } from './curves.js';
 import { MAP_TEXT as T } from './map.text.js';
-
-const LINE_HEIGHT = 16;
-const AXIS = 74;
-const FOOT = 30;
+import { AXIS, FOOT, LINE_HEIGHT, measure } from './sizes.js';
 
 type Props = {
   readonly picture: MapPicture;
@@ -21,14 +18,6 @@ type Props = {
   readonly height: number;
   readonly onPick: (place: PlaceId, isTarget: boolean) => void;
   readonly onLine: (line: MapLine) => void;
-};
-
-let context: CanvasRenderingContext2D | null | undefined;
-const measure = (text: string): number => {
-  context ??= document.createElement('canvas').getContext('2d');
-  if (!context) return text.length * 8;
-  context.font = MAP_LABEL_FONT;
-  return Math.ceil(context.measureText(text).width) + 2;
 };
 
 const curvesOf = (layout: MapLayout, lines: readonly MapLine[]): ReadonlyMap<string, Curve> => {

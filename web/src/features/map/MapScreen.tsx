@@ -1,9 +1,10 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { mostCarrying, neighboursOf, type PlaceId } from '@odograph/core';
+import { neighboursOf, type PlaceId } from '@odograph/core';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { useSelector } from 'react-redux';
 import { Link, useSearchParams } from 'react-router';
 import { Action, Choice, Heading, useSize } from '../../design/index.js';
+import { useWords } from '../library/index.js';
 import type { MapLine } from '../../workers/map.protocol.js';
 import type { MapState } from './map.listener.js';
 import { MAP_TEXT as T } from './map.text.js';
@@ -11,10 +12,9 @@ import { MapPlot } from './MapPlot.js';
 import { MapTable } from './MapTable.js';
 import { PlaceSheet } from './PlaceSheet.js';
 import { ViewSentence } from './ViewSentence.js';
+import { MOST_PLACES, mostOf, mostThatFit } from './sizes.js';
 import { useMapPicture } from './useMapPicture.js';
 
-const MOST_PLACES = 24;
-const MOST_LINES = 60;
 /** Lines round a place that are drawn; the sheet beside has all of them. */
 const MOST_NEAR = 40;
 /** More places than this cannot be told apart on a screen. */
@@ -29,19 +29,23 @@ export const MapScreen = (): React.JSX.Element => {
   const [search, setSearch] = useSearchParams();
   const [ref, size] = useSize({ width: 1280 - SHEET, height: 640 });
   const [isPickingTarget, setPickingTarget] = useState(false);
-  const [most, setMost] = useState(MOST_PLACES);
+  const [asked, setAsked] = useState<number | null>(null);
+  const words = useWords();
   const place = (search.get('place') ?? undefined) as PlaceId | undefined;
   const target = (search.get('to') ?? undefined) as PlaceId | undefined;
   const lineId = search.get('line') ?? undefined;
 
   const all = useMemo(() => new Set((picture?.lines ?? []).flatMap((l) => [l.from, l.to])).size, [picture]);
+  const fitting = useMemo(() => (picture ? mostThatFit(picture, words, size) : MOST_PLACES), [picture, words, size]);
+  const most = asked ?? fitting;
+  // what is said of a place stands beside at once; the picture follows in slices
+  const drawn = useDeferredValue(place);
   const shown = useMemo(() => {
     const lines = picture?.lines ?? [];
-    if (place === undefined)
-      return mostCarrying(lines, { places: most, lines: Math.round((MOST_LINES * most) / MOST_PLACES) });
-    const near = neighboursOf(lines, place, MOST_NEAR);
+    if (drawn === undefined) return mostOf(lines, most);
+    const near = neighboursOf(lines, drawn, MOST_NEAR);
     return target === undefined ? near : { ...near, places: [...new Set([...near.places, target])] };
-  }, [picture, place, target, most]);
+  }, [picture, drawn, target, most]);
 
   const isTable = search.get('as') === 'table';
   const go = (to: {
@@ -98,7 +102,7 @@ export const MapScreen = (): React.JSX.Element => {
             {totals.unplaced > 0 && `, ${totals.unplaced} unplaced`}
           </Box>
           <Box flex="1" />
-          {place === undefined && !isTable && all > MOST_PLACES && (
+          {place === undefined && !isTable && all > fitting && (
             <Box as="label" color="inkSoft" fontSize="14px" display="flex" alignItems="center" gap="2">
               {T.places(Math.min(most, all), all)}
               <input
@@ -106,7 +110,7 @@ export const MapScreen = (): React.JSX.Element => {
                 min={4}
                 max={Math.min(all, MOST_ON_SLIDER)}
                 value={most}
-                onChange={(e) => setMost(Number(e.target.value))}
+                onChange={(e) => setAsked(Number(e.target.value))}
               />
             </Box>
           )}
@@ -137,7 +141,7 @@ export const MapScreen = (): React.JSX.Element => {
             </Box>
           ) : isTable ? (
             <MapTable
-              lines={place === undefined ? picture.lines : shown.lines}
+              lines={drawn === undefined ? picture.lines : shown.lines}
               inHand={lineId}
               onPick={(id) => pick(id, false)}
               onLine={takeLine}
@@ -147,7 +151,7 @@ export const MapScreen = (): React.JSX.Element => {
               picture={picture}
               places={shown.places}
               lines={shown.lines}
-              place={place}
+              place={drawn}
               target={target}
               inHand={lineId}
               width={size.width}

@@ -43,7 +43,7 @@ const LineRow = ({
 
 const NONE: readonly string[] = [];
 /** Lines that are listed at first, and with every wish for more. */
-const AT_ONCE = 20;
+const AT_ONCE = 12;
 
 /** Lines as rows, those that carry most first. */
 const Lines = ({

@@ -2,4 +2,5 @@ export { mapSlice } from './map.slice.js';
 export { mapListener } from './map.listener.js';
 export { useMapPicture } from './useMapPicture.js';
 export { ViewSentence } from './ViewSentence.js';
+export type { MapState } from './map.listener.js';
 export { clipsBehind } from './clipsBehind.js';

@@ -1,9 +1,12 @@
 import { createListenerMiddleware } from '@reduxjs/toolkit';
-import { mapWorker } from '../../workers/map.client.js';
+import { showMap } from '../../workers/map.client.js';
 import { selectReader, selectServerLibrary, type LibraryState } from '../library/index.js';
 import { pictureArrived, pictureFailed, type mapSlice } from './map.slice.js';
 
 export type MapState = LibraryState & { readonly map: ReturnType<typeof mapSlice.reducer> };
+
+/** After so many milliseconds a map that could not be had is asked for again. */
+const RETRY_MS = 3000;
 
 export const mapListener = createListenerMiddleware<MapState>();
 
@@ -26,15 +29,20 @@ mapListener.startListening({
     const state = api.getState();
     const reader = selectReader(state);
     if (reader === undefined) return;
-    try {
-      const wordChanges = selectServerLibrary(state)?.wordChanges ?? [];
-      const picture = await mapWorker().show({ reader, view: state.map.view, wordChanges });
-      // reading a large picture took the page some time already: drawing it is another task
-      await api.delay(0);
-      // frozen on top, so that the store does not walk through all lines to freeze them
-      if (!signal.aborted) dispatch(pictureArrived(Object.freeze(picture)));
-    } catch {
-      if (!signal.aborted) dispatch(pictureFailed());
+    const wordChanges = selectServerLibrary(state)?.wordChanges ?? [];
+    // a wait that is cut short by a newer wish ends the effect
+    for (;;) {
+      const picture = await showMap({ reader, view: state.map.view, wordChanges }).catch(() => undefined);
+      if (signal.aborted) return;
+      if (picture) {
+        // reading a large picture took the page some time already: drawing it is another task
+        await api.delay(0);
+        // frozen on top, so that the store does not walk through all lines to freeze them
+        dispatch(pictureArrived(Object.freeze(picture)));
+        return;
+      }
+      dispatch(pictureFailed());
+      await api.delay(RETRY_MS);
     }
   },
 });

@@ -3,7 +3,7 @@ export const MAP_TEXT = {
   empty: 'The map draws itself out of clips. A clip with position, entry and result is a line on it.',
   toBench: 'Break footage down',
   computing: 'Computing the map …',
-  failed: 'The map could not be computed. The clips are safe; load the page again.',
+  failed: 'The map could not be computed. The clips are safe; it is tried again every few seconds.',
   rest: 'Pick a place to see what leads out of it and what leads to it. Shift and pick another one for the routes between them. Beside a line: worked/tried, and the interval of that rate.',
   from: 'From here',
   to: 'Leads here',

@@ -16,6 +16,7 @@ import {
 } from '../../design/index.js';
 import { ToBin } from '../bin/index.js';
 import { useClipViews, useEdit, useMayWrite, useWords, type ClipView } from '../library/index.js';
+import { Still } from '../player/index.js';
 import { clipsBehind } from '../map/index.js';
 import { clipOfShown } from './clipOfShown.js';
 import type { ShownStep } from './keptRoute.js';
@@ -57,14 +58,7 @@ const Step = ({
       borderBottomWidth="1px"
     >
       {shown ? (
-        <img
-          loading="lazy"
-          src={`/api/files/${shown.file.id}/stills/${shown.clip.in.frame}.jpg`}
-          alt=""
-          width={176}
-          height={99}
-          style={{ display: 'block', width: 176, height: 99, objectFit: 'cover', background: 'var(--od-hairline)' }}
-        />
+        <Still fileId={shown.file.id} frame={shown.clip.in.frame} width={176} />
       ) : (
         <Box width="176px" height="99px" borderWidth="1px" padding="2" color="inkSoft" fontSize="14px">
           {T.noClip}

@@ -2,10 +2,11 @@ import { Box, Flex } from '@chakra-ui/react';
 import { placeName, readPlace, type PlaceId } from '@odograph/core';
 import { Play } from 'lucide-react';
 import { useMemo } from 'react';
+import { useSelector } from 'react-redux';
 import { Link, useSearchParams } from 'react-router';
 import { Action, Heading, Subheading, WordField, among, useSize } from '../../design/index.js';
 import { useMayWrite, useWords } from '../library/index.js';
-import { ViewSentence } from '../map/index.js';
+import { ViewSentence, type MapState } from '../map/index.js';
 import type { MapPicture, MapRoute } from '../../workers/map.protocol.js';
 import { KeepRoute } from './KeepRoute.js';
 import { KeptRoutes } from './KeptRoutes.js';
@@ -85,6 +86,7 @@ const useFinders = (picture: MapPicture | null) => {
 /** Asks for routes between two places and shows the three best as profiles. */
 export const RouteFinder = (): React.JSX.Element => {
   const words = useWords();
+  const mapFailed = useSelector((state: MapState) => state.map.failed);
   const mayWrite = useMayWrite();
   const { from, to, picture, routes, failed } = useRoutes();
   const [, setSearch] = useSearchParams();
@@ -129,7 +131,11 @@ export const RouteFinder = (): React.JSX.Element => {
       <ViewSentence />
       <Box ref={ref} marginTop="4">
         {failed && <Box role="alert">The routes could not be computed. Load the page again; nothing is lost.</Box>}
-        {!from || !to ? (
+        {!picture ? (
+          <Box role={mapFailed ? 'alert' : 'status'} maxWidth="620px">
+            {mapFailed ? T.noMap : T.computing}
+          </Box>
+        ) : !from || !to ? (
           <Box color="inkSoft" maxWidth="620px">
             Say where it starts and where it should lead. A route is made of lines of the map that have worked at least
             once; least risk first, then the fewest changes of grip.
@@ -141,19 +147,18 @@ export const RouteFinder = (): React.JSX.Element => {
           </Box>
         ) : (
           <Box as="ul" listStyleType="none" borderTopWidth="1px">
-            {picture &&
-              routes?.map((route, nth) => (
-                <RouteCard
-                  key={route.steps.map((s) => s.line.id).join(' ')}
-                  route={route}
-                  nth={nth}
-                  picture={picture}
-                  width={size.width}
-                  suggested={`${placeName(from, words)} to ${goalName(to, words)}`}
-                  mayWrite={mayWrite}
-                  play={`/routes/play?from=${encodeURIComponent(from)}&to=${encodeURIComponent(to)}&route=${nth}`}
-                />
-              ))}
+            {routes?.map((route, nth) => (
+              <RouteCard
+                key={route.steps.map((s) => s.line.id).join(' ')}
+                route={route}
+                nth={nth}
+                picture={picture}
+                width={size.width}
+                suggested={`${placeName(from, words)} to ${goalName(to, words)}`}
+                mayWrite={mayWrite}
+                play={`/routes/play?from=${encodeURIComponent(from)}&to=${encodeURIComponent(to)}&route=${nth}`}
+              />
+            ))}
           </Box>
         )}
       </Box>

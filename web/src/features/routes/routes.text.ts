@@ -25,5 +25,6 @@ export const ROUTES_TEXT = {
   notOnMap: 'Nothing on the map says this step any more; the step stays.',
   gone: 'This route is not there. Perhaps it was put in the bin.',
   computing: 'Looking at the map …',
+  noMap: 'The map could not be computed, so no way can be looked for yet. It is tried again every few seconds.',
   changesBefore: (n: number): string => (n === 1 ? 'One grip changes before it.' : `${n} grips change before it.`),
 } as const;

@@ -142,13 +142,15 @@ export const WordForm = ({
           >
             <Ruled maxLength={120} autoFocus value={draft.name} onChange={(e) => set({ name: e.target.value })} />
           </Labelled>
-          {draft.definition && (
-            <Labelled label={T.offered}>
-              <Box>
-                <ScopePicked label={T.offered} scope={draft.scope} onChange={(scope) => set({ scope })} />
-              </Box>
-            </Labelled>
-          )}
+          <Labelled label={draft.definition ? T.offered : T.holdsFor}>
+            <Box>
+              <ScopePicked
+                label={draft.definition ? T.offered : T.holdsFor}
+                scope={draft.scope}
+                onChange={(scope) => set({ scope })}
+              />
+            </Box>
+          </Labelled>
         </Flex>
         {draft.definition && (
           <DefinitionFields

@@ -5,6 +5,7 @@ import {
   matchWords,
   withChanges,
   wordsCsv,
+  type Scope,
   type Word,
   type WordChange,
   type WordKind,
@@ -13,25 +14,30 @@ import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { v7 as newId } from 'uuid';
 import { Action, Choice, Heading, PickFile, Ruled, saveText } from '../../design/index.js';
-import { useEdit, useLibrary, useMayWrite } from '../library/index.js';
+import { useEdit, useLibrary, useMayWrite, useMeQuery } from '../library/index.js';
 import { AliasList } from './AliasList.js';
 import { ownKey } from './ownKey.js';
 import { WordForm, draftOf, type Draft } from './WordForm.js';
-import { KIND_NAMES, KIND_ONE, WORDS_TEXT as T, definitionText, freshDefinition } from './words.text.js';
+import { KIND_NAMES, KIND_ONE, WORDS_TEXT as T, definitionText, freshDefinition, scopeText } from './words.text.js';
 
 const shippedName = (kind: WordKind, key: string): string | undefined =>
   SHIPPED_WORDS.find((w) => w.kind === kind && w.key === key)?.name;
 
-const markOf = (word: Word, change: WordChange | undefined): string => {
+const markOf = (word: Word, change: WordChange | undefined, nameOf: (scope: Scope) => string | undefined): string => {
   const ships = shippedName(word.kind, word.key);
-  return [ships === undefined ? T.own : ships !== word.name ? T.renamed(ships) : '', change?.hidden ? T.hidden : '']
+  return [
+    ships === undefined ? T.own : ships !== word.name ? T.renamed(ships) : '',
+    change?.hidden ? T.hidden : '',
+    change?.scope ? T.holds(scopeText(change.scope, nameOf)) : '',
+  ]
     .filter(Boolean)
     .join(', ');
 };
 
 /** The academy's words, kind by kind: their names, their other names, and what they are. */
 export const WordList = (): React.JSX.Element | null => {
-  const { wordChanges } = useLibrary();
+  const { wordChanges, footage } = useLibrary();
+  const { data: me } = useMeQuery();
   const edit = useEdit();
   const mayWrite = useMayWrite();
   const [search, setSearch] = useSearchParams();
@@ -62,6 +68,10 @@ export const WordList = (): React.JSX.Element | null => {
     ).map((m) => m.value);
   }, [words, kind, sought]);
   if (!mayWrite) return null;
+  const nameOfScope = (scope: Scope): string | undefined => {
+    if (scope.kind === 'footage') return footage.find((f) => f.id === scope.footageId)?.title;
+    return scope.kind === 'coach' && scope.accountId === me?.account.id ? T.onlyMe : undefined;
+  };
   const close = (): void => setOpen(null);
   const keep = (draft: Draft): void => {
     const before = changes.get(`${draft.kind}:${draft.key}`);
@@ -171,11 +181,9 @@ export const WordList = (): React.JSX.Element | null => {
                 <Box as="span" fontWeight="600">
                   {word.name}
                 </Box>
-                {markOf(word, change) && (
-                  <Box color="inkSoft" fontSize="13px">
-                    {markOf(word, change)}
-                  </Box>
-                )}
+                <Box color="inkSoft" fontSize="13px">
+                  {markOf(word, change, nameOfScope)}
+                </Box>
               </Box>
               <Box fontSize="15px">
                 {word.aliases.join(' · ')}

@@ -76,6 +76,8 @@ export const WORDS_TEXT = {
   hide: 'Do not offer it',
   hideHint: 'It stays readable where it was said before.',
   offered: 'Offered to',
+  holds: (whom: string): string => `for ${whom}`,
+  holdsFor: 'New name and hiding hold for',
   keep: 'Keep',
   cancel: 'Cancel',
   shipped: 'As it ships',

@@ -2,7 +2,8 @@ import { timeTableOfDeltas, type TimeTable } from '@odograph/core';
 import type { TimesAnswer } from '@odograph/core/contract';
 import { useCallback } from 'react';
 import { useDispatch } from 'react-redux';
-import { libraryApi, useLibrary } from '../library/index.js';
+import { libraryApi } from './library.api.js';
+import { useLibrary } from './useLibrary.js';
 
 /** Gives the presentation times of all files of the given angles, asked for where they are not here yet. */
 export const useTables = (): ((angleIds: readonly string[]) => Promise<ReadonlyMap<string, TimeTable>>) => {
