@@ -15,6 +15,7 @@ import { Stop, main, note } from './say.mjs';
 
 /** No task of the page may take longer. */
 const LONGEST_TASK_MS = 100;
+const median = (list) => [...list].sort((a, b) => a - b)[list.length >> 1];
 const PEERS = { minisearch: '7.2.0', autocannon: '8.0.0' };
 const peers = join(root, '.bench');
 const CONNECTIONS = 16;
@@ -255,10 +256,15 @@ const serving = async () => {
     const tasks = JSON.parse(
       run(process.execPath, [join(root, 'scripts/bench/page.mjs'), url, 'coach@seeded-m.example', 'seeded-mat-5']),
     );
-    const said = (list) => `${Math.max(...list)} ms (${list.join(', ')})`;
-    const held = Math.max(...Object.values(tasks).flat()) <= LONGEST_TASK_MS ? 'held' : '**missed**';
+    const said = (list) => `${median(list)} ms (${list.join(', ')})`;
+    const [all, over] = [Object.values(tasks), Object.values(tasks).flat().filter((ms) => ms > LONGEST_TASK_MS).length];
+    const held = all.some((list) => median(list) > LONGEST_TASK_MS)
+      ? '**missed**'
+      : over > 0
+        ? `held in the median, **missed** in ${over} of ${all.flat().length} times`
+        : 'held';
     notes.push(
-      `longest task of the page on the map of M: opening it, the program's start included, ${said(tasks.opening)}; slider to the end ${said(tasks.slider)}; a place picked ${said(tasks.place)}; 0 = none over 50 ms; goal none over ${LONGEST_TASK_MS} ms: ${held}`,
+      `longest task of the page on the map of M, medians (each time): opening it, the program's start included, ${said(tasks.opening)}; slider to the end ${said(tasks.slider)}; a place picked ${said(tasks.place)}; 0 = none over 50 ms; goal none over ${LONGEST_TASK_MS} ms: ${held}`,
     );
     return { notes, rates };
   } finally {

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 
 const { chromium } = createRequire(join(import.meta.dirname, '../../e2e/package.json'))('@playwright/test');
 const [url, email, password] = process.argv.slice(2);
-const OPENINGS = 5;
+const OPENINGS = 7;
 const QUIET_MS = 1000;
 
 const browser = await chromium.launch({

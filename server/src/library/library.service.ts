@@ -8,7 +8,7 @@ import type { AcademyId } from '../database/academyId.js';
 import { LibraryRepository } from './library.repository.js';
 
 /** Clips that come at once: few enough to be read in one go by a page that goes on answering. */
-const PART = 1000;
+const PART = 500;
 const NOTHING: ReadonlySet<string> = new Set();
 
 @Injectable()

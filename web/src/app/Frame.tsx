@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { Suspense, useLayoutEffect } from 'react';
+import { Suspense, useDeferredValue, useLayoutEffect } from 'react';
 import { NavLink, Outlet, useLocation } from 'react-router';
 import { AccountMenu, SignedIn } from '../features/accounts/index.js';
 import { Refusal, SaveState, failureText, useLibraryQuery, useMayWrite } from '../features/library/index.js';
@@ -75,7 +75,8 @@ const Bar = (): React.JSX.Element => {
 
 const Inside = (): React.JSX.Element | null => {
   const { data, error, refetch } = useLibraryQuery(undefined, { refetchOnMountOrArgChange: false });
-  if (data) return <Outlet />;
+  const isHere = useDeferredValue(data !== undefined);
+  if (data && isHere) return <Outlet />;
   if (!error) return <Box padding="8">Loading the library …</Box>;
   return (
     <Box padding="8" role="alert">

@@ -13,7 +13,7 @@ export const makeStore = () =>
   configureStore({
     reducer: { [serverApi.reducerPath]: serverApi.reducer, edits: editsSlice.reducer, map: mapSlice.reducer },
     middleware: (all) => all().prepend(editsListener.middleware, mapListener.middleware).concat(serverApi.middleware),
-    // subscribers hear of answers in a task of their own, not in the one that lays out and paints the next frame
+    // subscribers hear of an answer right after it, not in the task that lays out and paints the next frame
     enhancers: (all) => all({ autoBatch: { type: 'tick' } }),
   });
 

@@ -1,4 +1,5 @@
 import { Box } from '@chakra-ui/react';
+import { useDeferredValue } from 'react';
 import { Navigate, useLocation } from 'react-router';
 import { Action } from '../../design/index.js';
 import { failureText, useMeQuery } from '../library/index.js';
@@ -8,7 +9,9 @@ import { ACCOUNTS_TEXT as T } from './accounts.text.js';
 export const SignedIn = ({ children }: { readonly children: React.ReactNode }): React.ReactNode => {
   const { data, error, refetch } = useMeQuery();
   const { pathname, search } = useLocation();
-  if (data) return children;
+  // a screen is first drawn in slices, not in the task that reads the answer
+  const isIn = useDeferredValue(data !== undefined);
+  if (data && isIn) return children;
   if (!error) return null;
   if ('status' in error && error.status === 401)
     return <Navigate to={`/sign-in?next=${encodeURIComponent(pathname + search)}`} replace />;
