@@ -3,6 +3,8 @@ import { fileURLToPath } from 'node:url';
 
 const esmOnly = [
   '@nestjs',
+  '@tus',
+  'srvx',
   'file-type',
   'token-types',
   'strtok3',

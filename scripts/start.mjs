@@ -60,6 +60,31 @@ const ready = async (server) => {
   throw new Stop('The server did not answer within two minutes.');
 };
 
+/** Ends a process in good order, or after ten seconds in any. */
+const ended = async (child) => {
+  if (child.exitCode !== null || child.signalCode !== null) return;
+  const gone = once(child, 'exit');
+  child.kill('SIGTERM');
+  const left = await Promise.race([gone, pause(10_000).then(() => undefined)]);
+  if (!left) child.kill('SIGKILL');
+};
+
+/** Keeps a worker there: one that ends unexpectedly is followed by another, its job is taken up again. Gives what ends it. */
+const keepWorking = (start) => {
+  let isEnding = false;
+  let worker;
+  const again = () => {
+    if (isEnding) return;
+    worker = start();
+    worker.once('exit', () => setTimeout(again, 1000).unref());
+  };
+  again();
+  return async () => {
+    isEnding = true;
+    await ended(worker);
+  };
+};
+
 main(async () => {
   if (!Number.isInteger(port) || port < 1 || port > 65_535)
     throw new Stop(`PORT is "${process.env.PORT}", which is no port number (1 to 65535).`);
@@ -84,33 +109,31 @@ main(async () => {
     const database = await startDatabase(join(folder, 'db'));
     stops.push(database.stop);
     const { version } = JSON.parse(readFileSync(join(root, 'package.json'), 'utf8'));
-    const server = spawn(process.execPath, [join(root, 'server/dist/main.js')], {
-      detached: true,
-      // the channel is there to be lost: when this process is gone, the server ends itself
-      stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
-      env: {
-        ...process.env,
-        NODE_ENV: 'production',
-        PORT: String(port),
-        ODOGRAPH_DATA: folder,
-        ODOGRAPH_DEMO: join(root, 'demo/footage'),
-        ODOGRAPH_VERSION: version,
-        ODOGRAPH_LOG: process.env.ODOGRAPH_LOG ?? 'warn',
-        ODOGRAPH_DB_HOST: database.host,
-        ODOGRAPH_DB_PORT: String(database.port),
-        ODOGRAPH_DB_USER: database.user,
-        ODOGRAPH_DB_PASSWORD: database.password,
-      },
-    });
+    const part = (file) =>
+      spawn(process.execPath, [join(root, 'server/dist', file)], {
+        detached: true,
+        // the channel is there to be lost: when this process is gone, the server ends itself
+        stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
+        env: {
+          ...process.env,
+          NODE_ENV: 'production',
+          PORT: String(port),
+          ODOGRAPH_DATA: folder,
+          ODOGRAPH_DEMO: join(root, 'demo/footage'),
+          ODOGRAPH_VERSION: version,
+          ODOGRAPH_LOG: process.env.ODOGRAPH_LOG ?? 'warn',
+          ODOGRAPH_DB_HOST: database.host,
+          ODOGRAPH_DB_PORT: String(database.port),
+          ODOGRAPH_DB_USER: database.user,
+          ODOGRAPH_DB_PASSWORD: database.password,
+        },
+      });
+    const server = part('main.js');
     const gone = once(server, 'exit');
-    stops.push(async () => {
-      if (server.exitCode !== null || server.signalCode !== null) return;
-      server.kill('SIGTERM');
-      const left = await Promise.race([gone, pause(10_000).then(() => undefined)]);
-      if (!left) server.kill('SIGKILL');
-    });
+    stops.push(() => ended(server));
     const first = await Promise.race([asked, ready(server)]);
     if (first?.signal) return await end();
+    stops.push(keepWorking(() => part('worker.js')));
     note(`Odograph is at ${address} (sign in as coach@lanternwood.example with lanternwood-mat-7; Ctrl-C stops it)`);
     const why = await Promise.race([
       asked,

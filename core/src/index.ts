@@ -1,4 +1,5 @@
 export * from './timecode/index.js';
+export * from './signals/index.js';
 export * from './vocabulary/index.js';
 export * from './attempts/index.js';
 export * from './phrase/index.js';

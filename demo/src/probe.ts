@@ -6,16 +6,18 @@ import { readFileSync } from 'node:fs';
 export const frameTicks = (path: string) => {
   const run = (...args: string[]): unknown =>
     JSON.parse(
-      execFileSync('ffprobe', ['-v', 'error', '-of', 'json', '-select_streams', 'v:0', ...args, path], {
+      execFileSync('ffprobe', ['-v', 'error', '-of', 'json', ...args, path], {
         encoding: 'utf8',
         maxBuffer: 2 ** 28,
       }),
     );
-  const { streams } = run('-show_entries', 'stream=width,height,time_base') as {
-    streams: readonly { width: number; height: number; time_base: string }[];
+  const { streams } = run('-show_entries', 'stream=codec_type,codec_name,width,height,time_base') as {
+    streams: readonly { codec_type: string; codec_name: string; width: number; height: number; time_base: string }[];
   };
-  const { packets } = run('-show_entries', 'packet=pts') as { packets: readonly { pts: number }[] };
-  const { width, height, time_base: base } = streams[0]!;
+  const { packets } = run('-select_streams', 'v:0', '-show_entries', 'packet=pts') as {
+    packets: readonly { pts: number }[];
+  };
+  const { width, height, time_base: base, codec_name: codec } = streams.find((s) => s.codec_type === 'video')!;
   const [timeBaseNum, timeBaseDen] = base.split('/').map(Number) as [number, number];
   const ticks = packets.map((p) => p.pts).sort((a, b) => a - b);
   const bytes = readFileSync(path);
@@ -29,5 +31,10 @@ export const frameTicks = (path: string) => {
     height,
     timeBaseNum,
     timeBaseDen,
+    codec,
+    playable: true,
+    hasSound: streams.some((s) => s.codec_type === 'audio'),
+    seconds: ((ticks.at(-1)! - ticks[0]!) * timeBaseNum) / timeBaseDen,
+    cutOff: false,
   };
 };

@@ -11,11 +11,13 @@ import { DemoService } from './demo/demo.service.js';
 import { SeededService } from './demo/seeded.service.js';
 import { FootageModule } from './footage/footage.module.js';
 import { HealthController } from './health/health.controller.js';
+import { JobsModule } from './jobs/jobs.module.js';
 import { LibraryModule } from './library/library.module.js';
 import { MapModule } from './map/map.module.js';
 import { MediaModule } from './media/media.module.js';
 import { PeopleModule } from './people/people.module.js';
 import { RoutesModule } from './routes/routes.module.js';
+import { UploadsModule } from './uploads/uploads.module.js';
 import { WordsModule } from './words/words.module.js';
 
 @Module({})
@@ -48,6 +50,8 @@ export class AppModule {
         WordsModule,
         RoutesModule,
         MapModule,
+        UploadsModule,
+        JobsModule,
       ],
       controllers: [HealthController, ApiController],
       providers: [{ provide: APP_GUARD, useClass: SessionGuard }, DemoService, SeededService],

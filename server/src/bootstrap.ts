@@ -9,12 +9,15 @@ import compression from 'compression';
 import helmet from 'helmet';
 import { pino, type Logger } from 'pino';
 import { Sequelize } from 'sequelize';
+import { AccountsRepository } from './accounts/accounts.repository.js';
 import { AppModule } from './app.module.js';
 import { BinService } from './bin/bin.service.js';
 import type { Config } from './config/config.js';
 import { ownOriginOnly } from './config/origin.js';
 import { migrateUp } from './database/migrate.js';
 import { RefusalFilter } from './errors/refusal.filter.js';
+import { INCOMING_PATH, incoming } from './uploads/incoming.js';
+import { UploadsService } from './uploads/uploads.service.js';
 
 const nestLogger = (log: Logger): LoggerService => ({
   log: (m: unknown) => log.debug(m),
@@ -44,7 +47,7 @@ const serveWeb = (app: NestExpressApplication, webDir: string): void => {
 /** The application, migrated and ready to listen. */
 export const bootstrap = async (config: Config): Promise<NestExpressApplication> => {
   const log = pino({ level: config.logLevel }, pino.destination({ dest: 2, sync: true }));
-  await mkdir(join(config.dataDir, 'media'), { recursive: true });
+  for (const folder of ['media', 'incoming', 'working']) await mkdir(join(config.dataDir, folder), { recursive: true });
   const app = await NestFactory.create<NestExpressApplication>(AppModule.with(config), {
     logger: nestLogger(log),
     abortOnError: false,
@@ -72,6 +75,10 @@ export const bootstrap = async (config: Config): Promise<NestExpressApplication>
   // answers in JSON and the page's own parts go packed; rows and media come as they are
   app.use(compression());
   serveWeb(app, config.webDir);
+  app.use(
+    INCOMING_PATH,
+    incoming(join(config.dataDir, 'incoming'), app.get(AccountsRepository), app.get(UploadsService)),
+  );
   app.setGlobalPrefix('api');
   app.useBodyParser('json', { limit: '512kb' });
   app.useGlobalFilters(new RefusalFilter(log));

@@ -170,8 +170,16 @@ export type MediaFile = {
   readonly sizeBytes: number;
   readonly sha256: string;
   readonly frames: number;
+  /** As it is shown: turned as the camera was held, with square pixels. */
   readonly width: number;
   readonly height: number;
   readonly timeBaseNum: number;
   readonly timeBaseDen: number;
+  readonly codec: string;
+  /** A browser shows the file as it is; otherwise only what is made of it for stepping. */
+  readonly playable: boolean;
+  readonly hasSound: boolean;
+  readonly seconds: number;
+  /** The file ended before its pictures did; what was there was taken in. */
+  readonly cutOff: boolean;
 };

@@ -79,13 +79,6 @@ export type Changed = {
   readonly removed?: readonly string[];
 };
 
-/** Presentation times of a file: differences between neighbours in ticks, the first one from zero. */
-export type TimesAnswer = {
-  readonly timeBaseNum: number;
-  readonly timeBaseDen: number;
-  readonly deltas: readonly number[];
-};
-
 export type HealthAnswer = { readonly status: 'ok'; readonly database: 'ok'; readonly version: string };
 
 /** Some clips with the attempts they look at; `next` is where to go on, null at the end. */

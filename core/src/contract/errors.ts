@@ -28,6 +28,9 @@ export type Refusal =
   | { readonly code: 'in-use'; readonly facts: { readonly by: string; readonly count: number } }
   | { readonly code: 'above-in-bin'; readonly facts: { readonly what: string } }
   | { readonly code: 'disk-full'; readonly facts: Record<string, never> }
+  /** A file would not fit: so much is free beyond what the server keeps for itself. */
+  | { readonly code: 'no-room'; readonly facts: { readonly freeBytes: number; readonly neededBytes: number } }
+  | { readonly code: 'not-whole'; readonly facts: { readonly bytes: number; readonly ofBytes: number } }
   | { readonly code: 'internal'; readonly facts: Record<string, never> };
 
 export type RefusalCode = Refusal['code'];

@@ -12,7 +12,6 @@ export type {
   People,
   References,
   SessionLook,
-  TimesAnswer,
 } from './answers.js';
 export { NAME_LIMIT, PASSWORD_LEAST } from './fields.js';
 export * from './requests.js';
@@ -20,3 +19,4 @@ export * from './people.js';
 export * from './words.js';
 export * from './routes.js';
 export { libraryFile } from './libraryFile.js';
+export * from './media.js';

@@ -13,3 +13,4 @@ export {
 } from './timetable.js';
 export { angleClock, fileSeconds, footageSeconds, type AngleClock } from './footageTime.js';
 export { frameOfText } from './clipTime.js';
+export { packTimes, unpackTimes } from './packedTimes.js';

@@ -3,8 +3,9 @@ import { SequelizeStorage, Umzug } from 'umzug';
 import { StartFault } from '../config/startFault.js';
 import * as first from './migrations/0001-first.js';
 import * as peopleWordsRoutes from './migrations/0002-people-words-routes.js';
+import * as jobsUploads from './migrations/0003-jobs-uploads.js';
 
-const MIGRATIONS = [first, peopleWordsRoutes] as const;
+const MIGRATIONS = [first, peopleWordsRoutes, jobsUploads] as const;
 
 /** All migrations, in order; numbered, reversible. */
 export const migrator = (sequelize: Sequelize): Umzug<ReturnType<Sequelize['getQueryInterface']>> =>
@@ -14,6 +15,10 @@ export const migrator = (sequelize: Sequelize): Umzug<ReturnType<Sequelize['getQ
     storage: new SequelizeStorage({ sequelize, tableName: 'migrations' }),
     logger: undefined,
   });
+
+/** Whether the database is of this version. */
+export const isMigrated = async (sequelize: Sequelize): Promise<boolean> =>
+  (await migrator(sequelize).pending()).length === 0;
 
 /**
  * Brings the database to this version. Data of a newer version are left as they are; a migration that was cut short is run again from its beginning,

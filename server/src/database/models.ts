@@ -37,6 +37,11 @@ const ENTITIES = {
       height: int,
       timeBaseNum: int,
       timeBaseDen: int,
+      codec: text,
+      playable: flag,
+      hasSound: flag,
+      seconds: num,
+      cutOff: flag,
     },
   ],
   footage: [
@@ -188,7 +193,9 @@ export type Models = Readonly<
     | 'changeRecord'
     | 'invitation'
     | 'passwordReset'
-    | 'mail',
+    | 'mail'
+    | 'upload'
+    | 'job',
     RowModel
   >
 >;
@@ -279,6 +286,39 @@ export const defineModels = (sequelize: Sequelize): Models => {
       subject: text,
       body: { type: DataTypes.TEXT },
       sentAt: at,
+    }),
+    upload: define('uploads', {
+      academyId: { ...id, primaryKey: true },
+      id: { ...id, primaryKey: true },
+      accountId: id,
+      name: text,
+      sizeBytes: { type: DataTypes.BIGINT },
+      source: text,
+      state: text,
+      sha256: text,
+      why: text,
+      fileId: id,
+      inboxKey: text,
+      createdAt: at,
+      changedAt: at,
+    }),
+    job: define('jobs', {
+      academyId: { ...id, primaryKey: true },
+      id: { ...id, primaryKey: true },
+      kind: text,
+      subjectId: id,
+      state: text,
+      heavy: flag,
+      tries: int,
+      progress: num,
+      why: text,
+      worker: text,
+      leaseUntil: at,
+      deadlineS: int,
+      detail: { type: DataTypes.JSON },
+      createdAt: at,
+      startedAt: at,
+      endedAt: at,
     }),
     changeRecord: define('change_records', {
       academyId: { ...id, primaryKey: true },

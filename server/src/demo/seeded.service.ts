@@ -46,7 +46,7 @@ export class SeededService {
       const received = await this.store.receive(createReadStream(join(footage, file.name)));
       const read = await probe(received.path);
       if (!read.ok) throw new Error(`${file.name} is no video`);
-      await this.store.keep(academy.id as never, file.id, received, read.probed.ticks);
+      await this.store.keep(academy.id as never, file.id, received, read.probed.times);
     }
     const now = new Date();
     const passwordHash = await hashPassword('seeded-mat-5');

@@ -24,10 +24,12 @@ const STATUS: Record<RefusalCode, number> = {
   'in-use': 409,
   'above-in-bin': 409,
   'disk-full': 507,
+  'no-room': 507,
+  'not-whole': 409,
   internal: 500,
 };
 
-const messageOf = (refusal: Refusal): string => {
+export const messageOf = (refusal: Refusal): string => {
   switch (refusal.code) {
     case 'invalid':
       return refusal.facts.fields.map((f) => `${f.field}: ${f.reason}`).join('; ');
@@ -67,6 +69,10 @@ const messageOf = (refusal: Refusal): string => {
       return `The ${refusal.facts.what} it belongs to is in the bin.`;
     case 'disk-full':
       return 'The disk of the server is full; nothing was saved.';
+    case 'no-room':
+      return `It needs ${refusal.facts.neededBytes} bytes, and ${refusal.facts.freeBytes} are free.`;
+    case 'not-whole':
+      return `Of ${refusal.facts.ofBytes} bytes only ${refusal.facts.bytes} are here.`;
     case 'internal':
       return 'Something went wrong on the server; nothing was saved.';
   }

@@ -21,12 +21,26 @@ const pick = <T>(row: Row, ...fields: string[]): T => Object.fromEntries(fields.
 
 export const toPerson = (row: Row): Person =>
   pick(row, 'id', 'version', 'name', 'athlete', 'member', 'accountId', 'level', 'age', 'filming', 'shownTo');
+const FILE_AS_IS = [
+  'name',
+  'mime',
+  'sha256',
+  'frames',
+  'width',
+  'height',
+  'timeBaseNum',
+  'timeBaseDen',
+  'codec',
+  'playable',
+  'hasSound',
+  'seconds',
+  'cutOff',
+] as const satisfies readonly (keyof MediaFile)[];
 export const toFile = (row: Row): MediaFile => ({
-  ...pick<MediaFile>(row, 'id', 'name', 'mime', 'sha256', 'frames', 'width', 'height', 'timeBaseNum', 'timeBaseDen'),
+  ...pick<MediaFile>(row, 'id', ...FILE_AS_IS),
   sizeBytes: Number(row['sizeBytes']),
 });
-export const fromFile = (file: MediaFile): Row =>
-  pick({ ...file }, 'name', 'mime', 'sizeBytes', 'sha256', 'frames', 'width', 'height', 'timeBaseNum', 'timeBaseDen');
+export const fromFile = (file: MediaFile): Row => pick({ ...file }, 'sizeBytes', ...FILE_AS_IS);
 export const toFootage = (row: Row): Footage =>
   pick(
     row,

@@ -1,19 +1,29 @@
 import { basename, dirname } from 'node:path';
 import { Controller, Get, Inject, Param, Put, Query, Req, Res } from '@nestjs/common';
 import type { MediaFile } from '@odograph/core';
-import { fileName, idParam, type TimesAnswer } from '@odograph/core/contract';
+import { fileName, idParam, type Prepared } from '@odograph/core/contract';
 import type { Request, Response } from 'express';
 import Joi from 'joi';
 import { CurrentSession } from '../accounts/session.guard.js';
 import type { Session } from '../accounts/session.js';
 import { Says } from '../api/describe.js';
 import { checked } from '../errors/checked.js';
+import { notFound } from '../errors/refused.js';
 import { MediaService } from './media.service.js';
-import { MediaStore } from './mediaStore.js';
+import { MediaStore, type MadeName } from './mediaStore.js';
 
 const frameNumber = Joi.number().integer().min(0).max(100_000_000).required().label('frame');
 /** Media never change under their id: a browser may keep them, for this person and this session only. */
 const KEEP = 'private, max-age=31536000, immutable';
+
+const TYPES: Readonly<Record<MadeName, string>> = {
+  times: 'application/octet-stream',
+  'proxy.mp4': 'video/mp4',
+  'proxy.times': 'application/octet-stream',
+  'strip.jpg': 'image/jpeg',
+  'look.json': 'application/json',
+  sound: 'application/octet-stream',
+};
 
 @Controller('files')
 export class MediaController {
@@ -42,18 +52,47 @@ export class MediaController {
     await this.send(response, this.store.original(session.academyId, id));
   }
 
-  @Says('Presentation times of all frames')
+  @Says('Presentation times of all frames, packed')
   @Get(':id/times')
-  async times(
-    @CurrentSession() session: Session,
-    @Param('id') id: string,
-    @Res({ passthrough: true }) response: Response,
-  ): Promise<TimesAnswer> {
+  times(@CurrentSession() session: Session, @Param('id') id: string, @Res() response: Response): Promise<void> {
+    return this.sendMade(session, id, 'times', response);
+  }
+
+  @Says('What has been made of the file so far')
+  @Get(':id/prepared')
+  async prepared(@CurrentSession() session: Session, @Param('id') id: string): Promise<Prepared> {
     await this.media.requireFor(session, id);
-    const times = await this.media.times(session.academyId, id);
-    response.setHeader('Cache-Control', KEEP);
-    response.setHeader('Vary', 'Cookie');
-    return times;
+    return this.media.prepared(session.academyId, id);
+  }
+
+  @Says('The file made for stepping: as many frames, a key frame every fifteen')
+  @Get(':id/proxy')
+  proxy(@CurrentSession() session: Session, @Param('id') id: string, @Res() response: Response): Promise<void> {
+    return this.sendMade(session, id, 'proxy.mp4', response);
+  }
+
+  @Says('Presentation times of the frames of the file made for stepping, packed')
+  @Get(':id/proxy/times')
+  proxyTimes(@CurrentSession() session: Session, @Param('id') id: string, @Res() response: Response): Promise<void> {
+    return this.sendMade(session, id, 'proxy.times', response);
+  }
+
+  @Says('Small pictures of the whole file in one, for pointing')
+  @Get(':id/strip')
+  strip(@CurrentSession() session: Session, @Param('id') id: string, @Res() response: Response): Promise<void> {
+    return this.sendMade(session, id, 'strip.jpg', response);
+  }
+
+  @Says('How much moves, cuts, black and frozen stretches, and how the strip is laid out')
+  @Get(':id/look')
+  look(@CurrentSession() session: Session, @Param('id') id: string, @Res() response: Response): Promise<void> {
+    return this.sendMade(session, id, 'look.json', response);
+  }
+
+  @Says('How loud the file is, a hundred values a second')
+  @Get(':id/sound')
+  sound(@CurrentSession() session: Session, @Param('id') id: string, @Res() response: Response): Promise<void> {
+    return this.sendMade(session, id, 'sound', response);
   }
 
   @Says('One frame as a picture')
@@ -73,11 +112,22 @@ export class MediaController {
     await this.send(response, path);
   }
 
-  private send(response: Response, path: string): Promise<void> {
+  /** What was made of a file; nothing is there while it has not been. */
+  private async sendMade(session: Session, id: string, name: MadeName, response: Response): Promise<void> {
+    await this.media.requireFor(session, id);
+    if (!(await this.store.isMade(session.academyId, id, name))) throw notFound();
+    await this.send(response, this.store.made(session.academyId, id, name), TYPES[name]);
+  }
+
+  private send(response: Response, path: string, type?: string): Promise<void> {
     return new Promise((resolve, reject) => {
       response.sendFile(
         basename(path),
-        { root: dirname(path), cacheControl: false, headers: { 'Cache-Control': KEEP, Vary: 'Cookie' } },
+        {
+          root: dirname(path),
+          cacheControl: false,
+          headers: { 'Cache-Control': KEEP, Vary: 'Cookie', ...(type ? { 'Content-Type': type } : {}) },
+        },
         (error) => {
           // whoever asked has gone (a seek, a closed page): nobody is left to be told
           const isGone = (error as NodeJS.ErrnoException | undefined)?.code === 'ECONNABORTED';

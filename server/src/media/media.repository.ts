@@ -14,6 +14,27 @@ export class MediaRepository {
     return row ? toFile(row.get({ plain: true })) : undefined;
   }
 
+  /** Sets how many frames a file has, and with it where whole-file angles end; false where clips stand on the file already. */
+  async setFrames(academy: AcademyId, id: string, before: number, frames: number, endPts: number): Promise<boolean> {
+    const angles = await this.models.angle.findAll({ where: { academyId: academy, fileId: id } });
+    const angleIds = angles.map((a) => a.get('id') as string);
+    if (await this.models.clip.count({ where: { academyId: academy, angleId: angleIds } })) return false;
+    await this.models.angle.update(
+      { toFrame: frames, toPts: endPts },
+      { where: { academyId: academy, fileId: id, toFrame: before } },
+    );
+    await this.models.file.update({ frames }, { where: { academyId: academy, id } });
+    return true;
+  }
+
+  async sameAs(academy: AcademyId, sha256: string): Promise<MediaFile | undefined> {
+    const row = await this.models.file.findOne({
+      where: { academyId: academy, sha256, deletedAt: null },
+      order: [['createdAt', 'ASC']],
+    });
+    return row ? toFile(row.get({ plain: true })) : undefined;
+  }
+
   /** Whether a file shows footage whose athletes may both be shown to the whole academy. */
   async isForAcademy(academy: AcademyId, id: string): Promise<boolean> {
     const angles = await this.models.angle.findAll({ where: { academyId: academy, fileId: id, deletedAt: null } });

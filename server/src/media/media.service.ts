@@ -1,6 +1,7 @@
 import type { Readable } from 'node:stream';
 import { Inject, Injectable } from '@nestjs/common';
-import { frameStartS, ptsOf, timeTableOfDeltas, type Instant, type MediaFile, type TimeTable } from '@odograph/core';
+import { frameStartS, ptsOf, type Instant, type MediaFile, type TimeTable } from '@odograph/core';
+import type { Prepared } from '@odograph/core/contract';
 import type { Session } from '../accounts/session.js';
 import { ChangesService } from '../changes/changes.service.js';
 import type { AcademyId } from '../database/academyId.js';
@@ -11,6 +12,7 @@ import { MediaRepository } from './media.repository.js';
 import { MediaStore, type Received } from './mediaStore.js';
 import { probe } from './probe.js';
 import { Stills } from './stills.js';
+import { ToolFault } from './tool.js';
 
 /** Presentation times of one file, to turn frame numbers into instants. */
 export class FrameTimes {
@@ -47,28 +49,47 @@ export class MediaService {
 
   /** Takes a file in: whole on the disk and read through before it counts. The same id with the same bytes again is the same file. */
   async takeIn(session: Session, id: string, name: string, body: Readable): Promise<MediaFile> {
-    const academy = session.academyId;
     const received = await this.store.receive(body);
     try {
-      const known = await this.alreadyHere(academy, id, received);
-      if (known) return known;
-      const read = await probe(received.path);
-      if (!read.ok) throw new Refused({ code: 'not-video', facts: { why: read.why } });
-      const { ticks, ...rest } = read.probed;
-      const { sizeBytes, sha256 } = received;
-      const file: MediaFile = { id, name, sizeBytes, sha256, frames: ticks.length, ...rest };
-      // one after the other: two that arrive under one id at the same time must not both be put in its place
-      return await this.settling(async () => {
-        const meanwhile = await this.alreadyHere(academy, id, received);
-        if (meanwhile) return meanwhile;
-        await this.store.keep(academy, id, received, ticks);
-        // an edit like any other, under the file's own id: who took it in, and when, is on record
-        await this.changes.edit(session, id, (edit) => edit.create('file', id, fromFile(file)));
-        return file;
-      });
+      const known = await this.alreadyHere(session.academyId, id, received);
+      return known ?? (await this.settle(session, id, name, received));
     } finally {
       await this.store.discard(received);
     }
+  }
+
+  /** Reads a file that has arrived and, if it is a video, puts it among the academy's media. */
+  async settle(session: Session, id: string, name: string, received: Received): Promise<MediaFile> {
+    const academy = session.academyId;
+    const read = await probe(received.path);
+    if (!read.ok) throw new Refused({ code: 'not-video', facts: { why: read.why } });
+    const { times, ...rest } = read.probed;
+    const { sizeBytes, sha256 } = received;
+    const { timeBaseNum, timeBaseDen } = times;
+    const file: MediaFile = {
+      id,
+      name,
+      sizeBytes,
+      sha256,
+      frames: times.ticks.length,
+      timeBaseNum,
+      timeBaseDen,
+      ...rest,
+    };
+    // one after the other: two that arrive under one id at the same time must not both be put in its place
+    return this.settling(async () => {
+      const meanwhile = await this.alreadyHere(academy, id, received);
+      if (meanwhile) return meanwhile;
+      await this.store.keep(academy, id, received, times);
+      // an edit like any other, under the file's own id: who took it in, and when, is on record
+      await this.changes.edit(session, id, (edit) => edit.create('file', id, fromFile(file)));
+      return file;
+    });
+  }
+
+  /** A file of the academy with the same content. */
+  sameAs(academy: AcademyId, sha256: string): Promise<MediaFile | undefined> {
+    return this.files.sameAs(academy, sha256);
   }
 
   private async alreadyHere(academy: AcademyId, id: string, received: Received): Promise<MediaFile | undefined> {
@@ -78,28 +99,29 @@ export class MediaService {
   }
 
   async frameTimes(academy: AcademyId, fileId: string): Promise<FrameTimes> {
-    const file = await this.require(academy, fileId);
-    return new FrameTimes(
-      timeTableOfDeltas(await this.store.deltas(academy, fileId), file.timeBaseNum, file.timeBaseDen),
-    );
+    await this.require(academy, fileId);
+    return new FrameTimes(await this.store.times(academy, fileId));
   }
 
-  async times(
-    academy: AcademyId,
-    fileId: string,
-  ): Promise<{ timeBaseNum: number; timeBaseDen: number; deltas: readonly number[] }> {
-    const file = await this.require(academy, fileId);
-    return {
-      timeBaseNum: file.timeBaseNum,
-      timeBaseDen: file.timeBaseDen,
-      deltas: await this.store.deltas(academy, fileId),
-    };
+  /** Sets the times of a file anew, where its container told them wrongly. Not where clips stand on them: those would be moved. */
+  async setTimes(academy: AcademyId, file: MediaFile, times: TimeTable): Promise<void> {
+    const frames = times.ticks.length;
+    if (!(await this.files.setFrames(academy, file.id, file.frames, frames, ptsOf(times, frames))))
+      throw new ToolFault('The index of the file is wrong, and clips stand on it already; they were left as they are.');
+    await this.store.writeTimes(academy, file.id, times);
+  }
+
+  async prepared(academy: AcademyId, fileId: string): Promise<Prepared> {
+    const [proxy, look, sound] = await Promise.all(
+      (['proxy.mp4', 'look.json', 'sound'] as const).map((name) => this.store.isMade(academy, fileId, name)),
+    );
+    return { proxy: proxy!, look: look!, sound: sound! };
   }
 
   async still(academy: AcademyId, fileId: string, frame: number): Promise<string> {
     const file = await this.require(academy, fileId);
     if (frame >= file.frames) throw notFound();
-    const table = timeTableOfDeltas(await this.store.deltas(academy, fileId), file.timeBaseNum, file.timeBaseDen);
-    return this.stills.still(academy, fileId, frame, frameStartS(table, frame) - frameStartS(table, 0));
+    const table = await this.store.times(academy, fileId);
+    return this.stills.still(academy, file, frame, frameStartS(table, frame) - frameStartS(table, 0));
   }
 }

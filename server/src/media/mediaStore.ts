@@ -1,11 +1,12 @@
 import { createHash, randomUUID } from 'node:crypto';
 import { createWriteStream } from 'node:fs';
-import { mkdir, open, readFile, rename, rm, writeFile } from 'node:fs/promises';
+import { access, mkdir, mkdtemp, open, readFile, rename, rm, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { Readable } from 'node:stream';
 import { Transform } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { Inject, Injectable } from '@nestjs/common';
+import { packTimes, unpackTimes, type TimeTable } from '@odograph/core';
 import { CONFIG, type Config } from '../config/config.js';
 import type { AcademyId } from '../database/academyId.js';
 import { Refused } from '../errors/refused.js';
@@ -13,7 +14,8 @@ import { Refused } from '../errors/refused.js';
 const LIMIT_BYTES = 4 * 2 ** 30;
 
 export type Received = { readonly path: string; readonly sizeBytes: number; readonly sha256: string };
-type Times = { readonly deltas: readonly number[] };
+/** What is made of a file: its presentation times; the proxy and the times of its own frames; picture strip and what moves; how loud it is. */
+export type MadeName = 'times' | 'proxy.mp4' | 'proxy.times' | 'strip.jpg' | 'look.json' | 'sound';
 
 /** Where media lie: a folder for each academy, in it one for each file, named by ids that were checked. Names from users never become paths. */
 @Injectable()
@@ -58,24 +60,74 @@ export class MediaStore {
     await rm(received.path, { force: true });
   }
 
+  /** Where a file lies while it comes in, by the id of its upload. */
+  incoming(id: string): string {
+    return join(this.config.dataDir, 'incoming', id);
+  }
+
+  /** Folders in which nothing stays: what comes in, what is being made. */
+  passing(): readonly string[] {
+    return ['incoming', 'working'].map((name) => join(this.config.dataDir, name));
+  }
+
+  /** What was made of a file lies beside it. */
+  made(academy: AcademyId, fileId: string, name: MadeName): string {
+    return join(this.folder(academy, fileId), name);
+  }
+
+  async isMade(academy: AcademyId, fileId: string, name: MadeName): Promise<boolean> {
+    return access(this.made(academy, fileId, name)).then(
+      () => true,
+      () => false,
+    );
+  }
+
+  /** Puts what a job has made in its place, whole; made twice, it is there once. */
+  async putMade(academy: AcademyId, fileId: string, name: MadeName, path: string): Promise<void> {
+    await mkdir(this.folder(academy, fileId), { recursive: true });
+    await rename(path, this.made(academy, fileId, name));
+  }
+
+  /** An empty folder for a job, on the same disk as the media; `use` gets its path, and it is gone afterwards. */
+  async working<T>(use: (folder: string) => Promise<T>): Promise<T> {
+    const above = join(this.config.dataDir, 'working');
+    await mkdir(above, { recursive: true });
+    const folder = await mkdtemp(join(above, 'job-'));
+    try {
+      return await use(folder);
+    } finally {
+      await rm(folder, { recursive: true, force: true });
+    }
+  }
+
   /** Puts a received file in its place, with its presentation times beside it. */
-  async keep(academy: AcademyId, fileId: string, received: Received, ticks: readonly number[]): Promise<void> {
+  async keep(academy: AcademyId, fileId: string, received: Received, times: TimeTable): Promise<void> {
     const folder = this.folder(academy, fileId);
     await mkdir(folder, { recursive: true });
-    const deltas = ticks.map((t, i) => (i === 0 ? t : t - ticks[i - 1]!));
-    await writeFile(join(folder, 'times.json'), JSON.stringify({ deltas } satisfies Times), { flush: true });
+    await this.writeTimes(academy, fileId, times);
     await rename(received.path, this.original(academy, fileId));
     const handle = await open(folder, 'r');
     await handle.sync();
     await handle.close();
   }
 
+  async writeTimes(
+    academy: AcademyId,
+    fileId: string,
+    times: TimeTable,
+    of: 'times' | 'proxy.times' = 'times',
+  ): Promise<void> {
+    const path = this.made(academy, fileId, of);
+    await writeFile(`${path}.part`, packTimes(times), { flush: true });
+    await rename(`${path}.part`, path);
+  }
+
+  async times(academy: AcademyId, fileId: string, of: 'times' | 'proxy.times' = 'times'): Promise<TimeTable> {
+    return unpackTimes(await readFile(this.made(academy, fileId, of)));
+  }
+
   /** Deletes a file with everything that was made of it. */
   async remove(academy: AcademyId, fileId: string): Promise<void> {
     await rm(this.folder(academy, fileId), { recursive: true, force: true });
-  }
-
-  async deltas(academy: AcademyId, fileId: string): Promise<readonly number[]> {
-    return (JSON.parse(await readFile(join(this.folder(academy, fileId), 'times.json'), 'utf8')) as Times).deltas;
   }
 }

@@ -1,17 +1,18 @@
-import { execFile } from 'node:child_process';
 import { access, mkdir, rename } from 'node:fs/promises';
 import { dirname, join } from 'node:path';
-import { promisify } from 'node:util';
 import { Inject, Injectable } from '@nestjs/common';
+import type { MediaFile } from '@odograph/core';
 import pLimit from 'p-limit';
 import type { AcademyId } from '../database/academyId.js';
 import { Refused } from '../errors/refused.js';
+import { demuxerOf, inputGuard } from './container.js';
 import { MediaStore } from './mediaStore.js';
-import { INPUT_GUARD } from './probe.js';
+import { runTool } from './tool.js';
 
-const run = promisify(execFile);
-const DEADLINE_MS = 20_000;
+const LIMIT_S = 20;
 const WIDTH = 320;
+/** Before the wanted time by less than any frame lasts, so that rounding never passes it over. */
+const EARLY_S = 0.002;
 
 /** Pictures of single frames, made when first asked for and kept beside the media; one at a time. */
 @Injectable()
@@ -20,9 +21,14 @@ export class Stills {
 
   constructor(@Inject(MediaStore) private readonly store: MediaStore) {}
 
-  /** Path of the picture of a frame. `atS` is the frame's presentation time from the start of the file, in seconds. */
-  async still(academy: AcademyId, fileId: string, frame: number, atS: number): Promise<string> {
-    const path = join(this.store.folder(academy, fileId), 'stills', `${frame}.jpg`);
+  /** Path of the picture of a frame. `atS` is the frame's presentation time from the first frame of the file, in seconds. */
+  async still(
+    academy: AcademyId,
+    { id, mime }: Pick<MediaFile, 'id' | 'mime'>,
+    frame: number,
+    atS: number,
+  ): Promise<string> {
+    const path = join(this.store.folder(academy, id), 'stills', `${frame}.jpg`);
     const there = (): Promise<boolean> =>
       access(path).then(
         () => true,
@@ -33,32 +39,26 @@ export class Stills {
       if (await there()) return path;
       await mkdir(dirname(path), { recursive: true });
       const part = `${path}.part.jpg`;
-      const made = run(
+      const hasProxy = await this.store.isMade(academy, id, 'proxy.mp4');
+      const source = hasProxy ? this.store.made(academy, id, 'proxy.mp4') : this.store.original(academy, id);
+      const { ok } = await runTool(
         'ffmpeg',
         [
-          '-nostdin',
-          '-v',
-          'error',
-          '-y',
-          ...INPUT_GUARD,
-          '-ss',
-          String(Math.max(0, atS - 0.002)),
-          '-i',
-          `file:${this.store.original(academy, fileId)}`,
-          '-frames:v',
-          '1',
-          '-vf',
-          `scale=${WIDTH}:-2`,
-          '-q:v',
-          '4',
-          `file:${part}`,
+          ...['-nostdin', '-v', 'error', '-y', ...inputGuard(hasProxy ? 'mov' : demuxerOf(mime))],
+          ...['-ss', String(Math.max(0, atS - EARLY_S)), '-i', `file:${source}`],
+          ...['-frames:v', '1', '-vf', `scale=${WIDTH}:-2`, '-q:v', '4', `file:${part}`],
         ],
-        { timeout: DEADLINE_MS },
+        { seconds: LIMIT_S },
       );
       // a file that is damaged inside is no fault of the server
-      await made.catch(() => {
+      if (
+        !ok ||
+        !(await access(part).then(
+          () => true,
+          () => false,
+        ))
+      )
         throw new Refused({ code: 'not-video', facts: { why: `picture ${frame} cannot be read` } });
-      });
       await rename(part, path);
       return path;
     });

@@ -1,4 +1,5 @@
 import { randomBytes } from 'node:crypto';
+import { existsSync, readdirSync } from 'node:fs';
 import { mkdtemp, readFile, rm, writeFile } from 'node:fs/promises';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
@@ -8,6 +9,7 @@ import { Sequelize } from 'sequelize';
 import { bootstrap } from '../bootstrap.js';
 import type { Config } from '../config/config.js';
 import { DemoService } from '../demo/demo.service.js';
+import { JobRunner } from '../jobs/runner.js';
 
 export const DEMO_FOLDER = join(__dirname, '../../../demo/footage');
 export const COACH = { email: 'coach@lanternwood.example', password: 'lanternwood-mat-7' };
@@ -68,7 +70,13 @@ export class TestApp {
 
   /** The whole server on a database and a folder of its own, on a free port of loopback; with the demo's rooms, or the whole demo in them. */
   static async start(
-    options: { readonly demo?: 'rooms' | 'whole'; readonly signInTries?: number; readonly publicUrl?: string } = {},
+    options: {
+      readonly demo?: 'rooms' | 'whole';
+      /** Does jobs as well, in the same process. */
+      readonly worker?: boolean;
+      readonly signInTries?: number;
+      readonly publicUrl?: string;
+    } = {},
   ): Promise<TestApp> {
     const { drop, ...db } = await database();
     const dataDir = await mkdtemp(join(tmpdir(), 'odograph-server-'));
@@ -88,6 +96,7 @@ export class TestApp {
     const app = await bootstrap(config);
     if (options.demo === 'whole') await app.get(DemoService).load(DEMO_FOLDER);
     if (options.demo === 'rooms') await withRooms((folder) => app.get(DemoService).load(folder));
+    if (options.worker) app.get(JobRunner).start((error) => process.stderr.write(`${String(error)}\n`));
     await app.listen(0, '127.0.0.1');
     const { port } = (app.getHttpServer() as { address: () => AddressInfo }).address();
     return new TestApp(app, config, `http://127.0.0.1:${port}`, async () => {
@@ -95,6 +104,13 @@ export class TestApp {
       await drop();
       await Promise.all([dataDir, webDir].map((folder) => rm(folder, { recursive: true, force: true })));
     });
+  }
+
+  /** Where the server keeps what was made of a file of the first demo academy. */
+  path(fileId: string, name: string): string {
+    const media = join(this.config.dataDir, 'media');
+    const academy = readdirSync(media).find((a) => existsSync(join(media, a, fileId)))!;
+    return join(media, academy, fileId, name);
   }
 
   stop(): Promise<void> {

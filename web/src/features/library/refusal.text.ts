@@ -49,6 +49,14 @@ const FIELDS: Record<string, string> = {
   athleteB: 'second athlete',
 };
 
+/** A size as people say it. */
+export const sizeText = (bytes: number): string =>
+  bytes >= 1e9
+    ? `${(bytes / 1e9).toFixed(1)} GB`
+    : bytes >= 1e6
+      ? `${(bytes / 1e6).toFixed(bytes >= 1e7 ? 0 : 1)} MB`
+      : `${Math.ceil(bytes / 1000)} kB`;
+
 /** A field of a request in the interface's words. */
 export const fieldName = (field: string): string => {
   const known = field.split('.').find((part) => FIELDS[part] !== undefined);
@@ -94,6 +102,10 @@ export const refusalText = (why: ErrorBody): string => {
       return `It stays: ${why.facts.count === 1 ? 'one' : why.facts.count} of the ${why.facts.by} ${why.facts.count === 1 ? 'stands' : 'stand'} on it.`;
     case 'above-in-bin':
       return `The ${why.facts.what} it belongs to is in the bin. Take that out first.`;
+    case 'no-room':
+      return `The server has no room for it: it needs ${sizeText(why.facts.neededBytes)}, and ${sizeText(why.facts.freeBytes)} are free. Nothing was sent; make room under Academy, Disk.`;
+    case 'not-whole':
+      return `Only ${sizeText(why.facts.bytes)} of ${sizeText(why.facts.ofBytes)} have arrived. Go on with the same file.`;
     case 'disk-full':
       return 'The disk of the server is full. Nothing was saved; it is kept here and goes out when there is room again.';
     case 'internal':

@@ -1,0 +1,54 @@
+import Joi from 'joi';
+import { id } from './fields.js';
+
+export const JOB_KINDS = ['read', 'proxy', 'look', 'sound', 'cut'] as const;
+/** What is done with a file apart from requests: reading an upload; the proxy for stepping; strip, activity, cuts; loudness; cutting clips out. */
+export type JobKind = (typeof JOB_KINDS)[number];
+export type JobState = 'waiting' | 'running' | 'done' | 'failed' | 'cancelled';
+
+export type Job = {
+  readonly id: string;
+  readonly kind: JobKind;
+  /** The file, upload or cut it is about. */
+  readonly subjectId: string;
+  readonly state: JobState;
+  /** 0–1. */
+  readonly progress: number;
+  /** Seconds it will still take by how it went so far; null while that cannot be known. */
+  readonly leftS: number | null;
+  readonly tries: number;
+  readonly why: string | null;
+};
+
+export type UploadState = 'coming' | 'reading' | 'taken' | 'refused';
+export type UploadSource = 'browser' | 'inbox' | 'phone';
+
+/** A file on its way in. */
+export type Upload = {
+  readonly id: string;
+  readonly name: string;
+  readonly sizeBytes: number;
+  /** Bytes that are here. */
+  readonly offset: number;
+  readonly source: UploadSource;
+  readonly state: UploadState;
+  readonly why: string | null;
+  /** The file it became, or the one that was here already with the same content. */
+  readonly fileId: string | null;
+  readonly isMine: boolean;
+};
+
+/** Everything under way for an academy. */
+export type UnderWay = { readonly jobs: readonly Job[]; readonly uploads: readonly Upload[] };
+
+/** What has been made of a file so far. */
+export type Prepared = { readonly proxy: boolean; readonly look: boolean; readonly sound: boolean };
+
+export type UploadDone = { readonly sha256: string };
+/** The browser has sent everything; the hash of what it sent, by which the server checks that it arrived whole. */
+export const uploadDone = Joi.object<UploadDone, true>({
+  sha256: Joi.string().hex().length(64).lowercase().required(),
+});
+
+export const UPLOAD_LIMIT_BYTES = 32 * 2 ** 30;
+export const uploadId = id().required().label('id');

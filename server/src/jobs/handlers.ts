@@ -1,0 +1,28 @@
+import { Inject, Injectable } from '@nestjs/common';
+import { UploadsService } from '../uploads/uploads.service.js';
+import type { Claimed } from './jobs.repository.js';
+import { Prepare, type AtWork } from './prepare.js';
+
+/** What is done for each kind of job. */
+@Injectable()
+export class Handlers {
+  constructor(
+    @Inject(Prepare) private readonly prepare: Prepare,
+    @Inject(UploadsService) private readonly uploads: UploadsService,
+  ) {}
+
+  do({ academyId, kind, subjectId }: Claimed, work: AtWork): Promise<void> {
+    switch (kind) {
+      case 'read':
+        return this.uploads.read(academyId, subjectId, work);
+      case 'proxy':
+        return this.prepare.proxy(academyId, subjectId, work);
+      case 'look':
+        return this.prepare.look(academyId, subjectId, work);
+      case 'sound':
+        return this.prepare.sound(academyId, subjectId, work);
+      case 'cut':
+        throw new Error('not built yet');
+    }
+  }
+}

@@ -1,0 +1,13 @@
+import { Module } from '@nestjs/common';
+import { MediaModule } from '../media/media.module.js';
+import { UploadsModule } from '../uploads/uploads.module.js';
+import { Handlers } from './handlers.js';
+import { Prepare } from './prepare.js';
+import { JobRunner } from './runner.js';
+
+@Module({
+  imports: [MediaModule, UploadsModule],
+  providers: [Prepare, Handlers, JobRunner],
+  exports: [JobRunner],
+})
+export class JobsModule {}

@@ -1,0 +1,167 @@
+import { randomBytes } from 'node:crypto';
+import { hostname } from 'node:os';
+import { setTimeout as pause } from 'node:timers/promises';
+import { Inject, Injectable, type OnModuleDestroy } from '@nestjs/common';
+import { createConnection, type Connection } from 'mariadb';
+import { CONFIG, type Config } from '../config/config.js';
+import { messageOf } from '../errors/refusal.filter.js';
+import { Refused } from '../errors/refused.js';
+import { ToolFault } from '../media/tool.js';
+import { JobsRepository, LEASE_S, MOST_TRIES, type Claimed } from './jobs.repository.js';
+import { Inbox } from '../uploads/inbox.js';
+import { UploadsService } from '../uploads/uploads.service.js';
+import { Handlers } from './handlers.js';
+
+const BEAT_MS = 2000;
+const IDLE_MS = 250;
+const MISSING_EVERY_MS = 700;
+const INBOX_EVERY_MS = 1500;
+const CLEAR_EVERY_MS = 3_600_000;
+
+/** Takes jobs one after the other and does them, two at a time, of which at most one is heavy on this machine. */
+@Injectable()
+export class JobRunner implements OnModuleDestroy {
+  private readonly worker = `${hostname().slice(0, 40)}-${process.pid}-${randomBytes(4).toString('hex')}`;
+  private readonly ending = new AbortController();
+  private running: Promise<unknown> = Promise.resolve();
+  private turn: Connection | undefined;
+  private isStarted = false;
+
+  constructor(
+    @Inject(CONFIG) private readonly config: Config,
+    @Inject(JobsRepository) private readonly jobs: JobsRepository,
+    @Inject(Handlers) private readonly handlers: Handlers,
+    @Inject(Inbox) private readonly inbox: Inbox,
+    @Inject(UploadsService) private readonly uploads: UploadsService,
+  ) {}
+
+  /** Begins to take jobs. `onError` hears of what went wrong outside of a job: the database away, for one. */
+  start(onError: (error: unknown) => void): void {
+    if (this.isStarted) return;
+    this.isStarted = true;
+    this.running = Promise.all([
+      this.lane(true, onError),
+      this.lane(false, onError),
+      this.nowAndThen(MISSING_EVERY_MS, onError, () => this.jobs.addMissing()),
+      this.nowAndThen(INBOX_EVERY_MS, onError, () => this.inbox.look(Date.now())),
+      this.nowAndThen(CLEAR_EVERY_MS, onError, () => this.uploads.clearLeftovers(new Date())),
+    ]);
+  }
+
+  async onModuleDestroy(): Promise<void> {
+    this.ending.abort();
+    await this.running;
+    await this.turn?.end().catch(() => undefined);
+  }
+
+  private async repeat(
+    everyMs: number,
+    onError: (error: unknown) => void,
+    once: () => Promise<boolean>,
+  ): Promise<void> {
+    const { signal } = this.ending;
+    while (!signal.aborted) {
+      const isMore = await once().catch((error: unknown) => {
+        if (!signal.aborted) onError(error);
+        return false;
+      });
+      if (!isMore) await pause(everyMs, undefined, { signal }).catch(() => undefined);
+    }
+  }
+
+  private nowAndThen(everyMs: number, onError: (error: unknown) => void, once: () => Promise<void>): Promise<void> {
+    return this.repeat(everyMs, onError, async () => {
+      await once();
+      return false;
+    });
+  }
+
+  /** One job after the other. The lane for heavy ones takes its turn of the machine first. */
+  private lane(isHeavy: boolean, onError: (error: unknown) => void): Promise<void> {
+    return this.repeat(IDLE_MS, onError, async () => {
+      const job = await this.jobs.claim(this.worker, isHeavy && (await this.hasTurn()));
+      if (job) await this.work(job);
+      return job !== undefined;
+    });
+  }
+
+  /**
+   * Whether this worker has the machine's turn for heavy jobs: a lock of the database that lasts as long as its connection, so a worker that is killed
+   * gives it back by that alone.
+   */
+  private async hasTurn(): Promise<boolean> {
+    const { host, port, user, password, name } = this.config.database;
+    try {
+      this.turn ??= await createConnection({ host, port, user, password, database: name });
+      const [row] = await this.turn.query<{ got: bigint | number }[]>('SELECT GET_LOCK(?, 0) AS got', [
+        `odograph ${name} ${hostname()}`.slice(0, 64),
+      ]);
+      return Number(row?.got) === 1;
+    } catch (error) {
+      await this.turn?.end().catch(() => undefined);
+      this.turn = undefined;
+      throw error;
+    }
+  }
+
+  private async work(job: Claimed): Promise<void> {
+    if (job.tries > MOST_TRIES) {
+      await this.jobs.fail(job, this.worker, `Given up: it was begun ${MOST_TRIES} times and never came to an end.`);
+      return;
+    }
+    const stop = new AbortController();
+    const onEnding = (): void => stop.abort('ending');
+    this.ending.signal.addEventListener('abort', onEnding, { once: true });
+    const late = setTimeout(() => stop.abort('late'), job.deadlineS * 1000);
+    let [part, heardAt] = [0, Date.now()];
+    const beat = async (): Promise<void> => {
+      try {
+        if (await this.jobs.beat(job, this.worker, part)) heardAt = Date.now();
+        else stop.abort('lost');
+      } catch {
+        // the database is away: after a lease's length somebody else may have the job
+        if (Date.now() - heardAt > LEASE_S * 1000) stop.abort('lost');
+      }
+    };
+    const beats = setInterval(() => void beat(), BEAT_MS);
+    try {
+      await this.handlers.do(job, { signal: stop.signal, deadlineS: job.deadlineS, progress: (now) => (part = now) });
+      await this.patiently(() => this.jobs.finish(job, this.worker));
+      // what can be made of it now need not wait
+      await this.jobs.addMissing();
+    } catch (error) {
+      const { signal } = stop;
+      if (signal.reason === 'lost') return;
+      if (signal.reason === 'ending') await this.jobs.giveBack(job, this.worker);
+      else if (signal.reason === 'late') await this.failed(job, 'It took longer than it may.');
+      else await this.failed(job, whyOf(error));
+    } finally {
+      clearInterval(beats);
+      clearTimeout(late);
+      this.ending.signal.removeEventListener('abort', onEnding);
+    }
+  }
+
+  private failed(job: Claimed, why: string): Promise<boolean> {
+    return this.patiently(() => this.jobs.fail(job, this.worker, why));
+  }
+
+  /** What was made must not be made again only because the database was away at the end: tries for as long as the lease may last. */
+  private async patiently(write: () => Promise<boolean>): Promise<boolean> {
+    for (let tries = 1; ; tries++) {
+      try {
+        return await write();
+      } catch (error) {
+        if (tries === LEASE_S) throw error;
+        await pause(1000);
+      }
+    }
+  }
+}
+
+const whyOf = (error: unknown): string => {
+  if (error instanceof ToolFault) return error.message;
+  if (error instanceof Refused) return messageOf(error.refusal);
+  if ((error as NodeJS.ErrnoException).code === 'ENOSPC') return 'The disk is full.';
+  return `It failed for a reason that lies with Odograph: ${(error as Error).message}`;
+};

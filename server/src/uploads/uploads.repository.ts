@@ -1,0 +1,88 @@
+import { Inject, Injectable } from '@nestjs/common';
+import type { UploadSource, UploadState } from '@odograph/core/contract';
+import { Op, UniqueConstraintError } from 'sequelize';
+import type { AcademyId } from '../database/academyId.js';
+import type { Models, Row } from '../database/models.js';
+import { MODELS } from '../database/tokens.js';
+
+export type UploadRow = {
+  readonly academyId: AcademyId;
+  readonly id: string;
+  /** Who sent it; nobody for a file of the inbox. */
+  readonly accountId: string | null;
+  readonly name: string;
+  readonly sizeBytes: number;
+  readonly source: UploadSource;
+  readonly state: UploadState;
+  readonly sha256: string | null;
+  readonly why: string | null;
+  readonly fileId: string | null;
+  readonly inboxKey: string | null;
+  readonly changedAt: Date;
+};
+
+const toUpload = (row: Row): UploadRow => ({ ...(row as unknown as UploadRow), sizeBytes: Number(row['sizeBytes']) });
+
+@Injectable()
+export class UploadsRepository {
+  constructor(@Inject(MODELS) private readonly models: Models) {}
+
+  /** Notes an upload; false where its id, or its place in the inbox, is known already. */
+  async create(row: Omit<UploadRow, 'changedAt' | 'why' | 'fileId'>): Promise<boolean> {
+    const now = new Date();
+    try {
+      await this.models.upload.create({ ...row, why: null, fileId: null, createdAt: now, changedAt: now });
+      return true;
+    } catch (error) {
+      if (error instanceof UniqueConstraintError) return false;
+      throw error;
+    }
+  }
+
+  async upload(academyId: AcademyId, id: string): Promise<UploadRow | undefined> {
+    const row = await this.models.upload.findOne({ where: { academyId, id } });
+    return row ? toUpload(row.get({ plain: true })) : undefined;
+  }
+
+  async knowsInbox(academyId: AcademyId, inboxKey: string): Promise<boolean> {
+    return (await this.models.upload.count({ where: { academyId, inboxKey } })) > 0;
+  }
+
+  async set(academyId: AcademyId, id: string, values: Partial<UploadRow>): Promise<void> {
+    await this.models.upload.update({ ...values, changedAt: new Date() }, { where: { academyId, id } });
+  }
+
+  /** Uploads that are not yet dealt with: on their way, being read, refused, or taken but on no shelf. */
+  async open(academyId: AcademyId): Promise<readonly UploadRow[]> {
+    const rows = await this.models.upload.findAll({ where: { academyId }, order: [['id', 'ASC']], limit: 500 });
+    return rows.map((row) => toUpload(row.get({ plain: true })));
+  }
+
+  async remove(academyId: AcademyId, id: string): Promise<void> {
+    await this.models.upload.destroy({ where: { academyId, id } });
+  }
+
+  /** Uploads that nobody has gone on with since an instant. */
+  async abandoned(before: Date): Promise<readonly UploadRow[]> {
+    const rows = await this.models.upload.findAll({ where: { state: 'coming', changedAt: { [Op.lt]: before } } });
+    return rows.map((row) => toUpload(row.get({ plain: true })));
+  }
+
+  async knows(id: string): Promise<boolean> {
+    return (await this.models.upload.count({ where: { id } })) > 0;
+  }
+
+  async academies(): Promise<readonly AcademyId[]> {
+    const rows = await this.models.academy.findAll({ attributes: ['id'] });
+    return rows.map((row) => row.get('id') as AcademyId);
+  }
+
+  /** Somebody who answers for what the academy's inbox takes in: the head who has been there longest. */
+  async headOf(academyId: AcademyId): Promise<string | undefined> {
+    const row = await this.models.membership.findOne({
+      where: { academyId, role: 'head', removedAt: null },
+      order: [['createdAt', 'ASC']],
+    });
+    return row?.get('accountId') as string | undefined;
+  }
+}

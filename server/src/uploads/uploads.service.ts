@@ -1,0 +1,180 @@
+import { createHash } from 'node:crypto';
+import { createReadStream } from 'node:fs';
+import { readdir, rm, stat } from 'node:fs/promises';
+import { join } from 'node:path';
+import { pipeline } from 'node:stream/promises';
+import { Inject, Injectable } from '@nestjs/common';
+import type { Upload, UploadSource } from '@odograph/core/contract';
+import type { Session } from '../accounts/session.js';
+import type { AcademyId } from '../database/academyId.js';
+import { messageOf } from '../errors/refusal.filter.js';
+import { Refused, notFound } from '../errors/refused.js';
+import type { AtWork } from '../jobs/prepare.js';
+import { JobsRepository } from '../jobs/jobs.repository.js';
+import { MediaService } from '../media/media.service.js';
+import { MediaStore } from '../media/mediaStore.js';
+import { ROOM, type Room } from '../media/room.js';
+import { UploadsRepository, type UploadRow } from './uploads.repository.js';
+
+/** What the disk must have left beside everything that is on its way, in bytes. */
+const KEPT_FREE = 500 * 2 ** 20;
+const ABANDONED_DAYS = 7;
+const DAY_MS = 86_400_000;
+
+const sizeOf = (path: string): Promise<number | undefined> =>
+  stat(path).then(
+    ({ size }) => size,
+    () => undefined,
+  );
+
+/** Files on their way in: noted when they begin, gone on with where they broke off, read by a job when they are whole. */
+@Injectable()
+export class UploadsService {
+  constructor(
+    @Inject(UploadsRepository) private readonly uploads: UploadsRepository,
+    @Inject(JobsRepository) private readonly jobs: JobsRepository,
+    @Inject(MediaService) private readonly media: MediaService,
+    @Inject(MediaStore) private readonly store: MediaStore,
+    @Inject(ROOM) private readonly room: Room,
+  ) {}
+
+  /** Notes a file that somebody begins to send. Refused before anything is sent when it would not fit. */
+  async begin(
+    session: Session,
+    {
+      id,
+      name,
+      sizeBytes,
+      source,
+    }: { readonly id: string; readonly name: string; readonly sizeBytes: number; readonly source: UploadSource },
+  ): Promise<void> {
+    await this.mustFit(sizeBytes);
+    const { academyId, accountId } = session;
+    const isNew = await this.uploads.create({
+      academyId,
+      id,
+      accountId,
+      name,
+      sizeBytes,
+      source,
+      state: 'coming',
+      sha256: null,
+      inboxKey: null,
+    });
+    if (!isNew) throw new Refused({ code: 'id-taken', facts: {} });
+  }
+
+  async mustFit(sizeBytes: number): Promise<void> {
+    const freeBytes = Math.max(0, (await this.room()) - KEPT_FREE);
+    if (sizeBytes > freeBytes) throw new Refused({ code: 'no-room', facts: { freeBytes, neededBytes: sizeBytes } });
+  }
+
+  /** The upload, if this person began it and it is still coming. */
+  async mine({ academyId, accountId }: Session, id: string): Promise<UploadRow> {
+    const row = await this.uploads.upload(academyId, id);
+    if (!row || row.accountId !== accountId) throw notFound();
+    return row;
+  }
+
+  /** Everything has been sent: a job checks and reads it. Said again, nothing happens twice. */
+  async done(session: Session, id: string, sha256: string): Promise<void> {
+    const row = await this.mine(session, id);
+    if (row.state !== 'coming') return;
+    const bytes = (await sizeOf(this.store.incoming(id))) ?? 0;
+    if (bytes !== row.sizeBytes) throw new Refused({ code: 'not-whole', facts: { bytes, ofBytes: row.sizeBytes } });
+    await this.uploads.set(session.academyId, id, { state: 'reading', sha256 });
+    await this.jobs.add(session.academyId, 'read', id);
+  }
+
+  /** Takes an upload off the list, with what had come of it. What was taken in stays. */
+  async forget({ academyId }: Session, id: string): Promise<void> {
+    const row = await this.uploads.upload(academyId, id);
+    if (!row) throw notFound();
+    if (row.state === 'reading') throw new Refused({ code: 'in-use', facts: { by: 'jobs', count: 1 } });
+    await this.clear(id);
+    // what lies in the inbox still would be taken for new
+    if (row.inboxKey === null) await this.uploads.remove(academyId, id);
+  }
+
+  private async clear(id: string): Promise<void> {
+    for (const path of [this.store.incoming(id), `${this.store.incoming(id)}.json`]) await rm(path, { force: true });
+  }
+
+  async open({ academyId, accountId }: Session): Promise<readonly Upload[]> {
+    const rows = await this.uploads.open(academyId);
+    return Promise.all(
+      rows.map(async ({ id, name, sizeBytes, source, state, why, fileId, accountId: by }) => ({
+        id,
+        name,
+        sizeBytes,
+        source,
+        state,
+        why,
+        fileId,
+        offset: state === 'coming' ? ((await sizeOf(this.store.incoming(id))) ?? 0) : sizeBytes,
+        isMine: by === accountId,
+      })),
+    );
+  }
+
+  /** The job that reads an upload: whole by size and hash, not here already, a video. */
+  async read(academyId: AcademyId, id: string, work: AtWork): Promise<void> {
+    const row = await this.uploads.upload(academyId, id);
+    if (!row || row.state !== 'reading') return;
+    const refuse = async (why: string): Promise<void> => {
+      await this.uploads.set(academyId, id, { state: 'refused', why });
+      await this.clear(id);
+    };
+    const incoming = this.store.incoming(id);
+    // cut short between moving the file and writing it down, it lies in its place already
+    const path = (await sizeOf(incoming)) === undefined ? this.store.original(academyId, id) : incoming;
+    const sizeBytes = await sizeOf(path);
+    if (sizeBytes === undefined) return refuse('The file is no longer there; send it once more.');
+    if (sizeBytes !== row.sizeBytes)
+      return refuse(`Of ${row.sizeBytes} bytes only ${sizeBytes} arrived; send it once more.`);
+    const hash = createHash('sha256');
+    let read = 0;
+    await pipeline(createReadStream(path, { signal: work.signal }), async (chunks: AsyncIterable<Buffer>) => {
+      for await (const chunk of chunks) {
+        hash.update(chunk);
+        read += chunk.length;
+        work.progress((read / sizeBytes) * 0.6);
+      }
+    });
+    const sha256 = hash.digest('hex');
+    if (row.sha256 !== null && row.sha256 !== sha256)
+      return refuse('What arrived is not what was sent (its hash differs); send it once more.');
+    const same = await this.media.sameAs(academyId, sha256);
+    if (same && same.id !== id) {
+      await this.clear(id);
+      await this.uploads.set(academyId, id, { state: 'taken', fileId: same.id, sha256 });
+      return;
+    }
+    const accountId = row.accountId ?? (await this.uploads.headOf(academyId));
+    if (accountId === undefined) return refuse('The academy has nobody who could take it in.');
+    try {
+      const session: Session = { academyId, accountId, role: 'coach', id: '' };
+      await this.media.settle(session, id, row.name, { path, sizeBytes, sha256 });
+    } catch (error) {
+      if (!(error instanceof Refused)) throw error;
+      return refuse(messageOf(error.refusal));
+    }
+    await this.uploads.set(academyId, id, { state: 'taken', fileId: id, sha256 });
+    await this.clear(id);
+  }
+
+  /** Clears what dead uploads and jobs have left behind. */
+  async clearLeftovers(now: Date): Promise<void> {
+    for (const { academyId, id } of await this.uploads.abandoned(new Date(now.getTime() - ABANDONED_DAYS * DAY_MS))) {
+      await this.clear(id);
+      await this.uploads.remove(academyId, id);
+    }
+    for (const folder of this.store.passing())
+      for (const name of await readdir(folder).catch(() => [] as string[])) {
+        const path = join(folder, name);
+        const { mtimeMs } = await stat(path).catch(() => ({ mtimeMs: now.getTime() }));
+        if (now.getTime() - mtimeMs > DAY_MS && !(await this.uploads.knows(name.replace(/\.json$/, ''))))
+          await rm(path, { recursive: true, force: true });
+      }
+  }
+}

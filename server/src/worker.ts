@@ -1,0 +1,23 @@
+import { setTimeout as pause } from 'node:timers/promises';
+import { NestFactory } from '@nestjs/core';
+import { pino } from 'pino';
+import { Sequelize } from 'sequelize';
+import { AppModule } from './app.module.js';
+import { readConfig } from './config/config.js';
+import { isMigrated } from './database/migrate.js';
+import { JobRunner } from './jobs/runner.js';
+
+/** Does the jobs of all academies in the database, apart from the web server; any number of these may run beside each other. */
+const start = async (): Promise<void> => {
+  const config = readConfig(process.env);
+  const log = pino({ level: config.logLevel }, pino.destination({ dest: 2, sync: true }));
+  const app = await NestFactory.createApplicationContext(AppModule.with(config), { logger: false });
+  app.enableShutdownHooks();
+  // started by a parent: without it there is nobody to end this process later
+  process.once('disconnect', () => void app.close().then(() => process.exit(0)));
+  // the web server brings the database to this version
+  while (!(await isMigrated(app.get(Sequelize)).catch(() => false))) await pause(300);
+  app.get(JobRunner).start((error) => log.warn({ err: error }, 'a worker could not look for jobs'));
+};
+
+await start();
