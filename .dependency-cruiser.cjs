@@ -13,12 +13,12 @@ module.exports = {
     {
       name: 'core-is-pure',
       comment:
-        'no platform, no interface, no database: only Joi in the contract, and a reader of separated text in the formats',
+        'no platform, no interface, no database: only Joi in the contract, a reader of separated text in the formats, and a Fourier transform in the signals',
       severity: 'error',
       from: { path: path('core'), pathNot: '\\.test\\.ts$' },
       to: {
         dependencyTypes: ['core', 'npm', 'npm-dev', 'npm-no-pkg', 'npm-unknown'],
-        pathNot: 'node_modules/(joi|papaparse|@types/papaparse)/',
+        pathNot: 'node_modules/(joi|papaparse|@types/papaparse|fft\\.js)/',
       },
     },
     {
@@ -34,6 +34,12 @@ module.exports = {
       to: { path: 'node_modules/(@types/)?papaparse/' },
     },
     {
+      name: 'fourier-only-in-the-signals',
+      severity: 'error',
+      from: { path: path('core'), pathNot: '^core/src/signals/' },
+      to: { path: 'node_modules/fft\\.js/' },
+    },
+    {
       name: 'core-folders-meet-at-their-doors',
       severity: 'error',
       from: { path: '^core/src/([^/]+)/' },
@@ -47,7 +53,7 @@ module.exports = {
       from: {
         path: path('server'),
         pathNot:
-          '^server/src/(database|changes|testing)/|\\.repository\\.ts$|(bootstrap|(demo|seeded)\\.service|health\\.controller)\\.ts$|\\.test\\.ts$',
+          '^server/src/(database|changes|testing)/|\\.repository\\.ts$|(bootstrap|worker|(demo|seeded)\\.service|health\\.controller)\\.ts$|\\.test\\.ts$',
       },
       to: { path: 'node_modules/sequelize/' },
     },

@@ -72,6 +72,11 @@ const file: MediaFile = {
   height: 360,
   timeBaseNum: 1,
   timeBaseDen: 25,
+  codec: 'h264',
+  playable: true,
+  hasSound: false,
+  seconds: 4,
+  cutOff: false,
 };
 const personNamed = (id: string, name: string): Person => ({
   id,

@@ -36,6 +36,8 @@ export type Upload = {
   /** The file it became, or the one that was here already with the same content. */
   readonly fileId: string | null;
   readonly isMine: boolean;
+  /** Of the file it became. */
+  readonly frames: number | null;
 };
 
 /** Everything under way for an academy. */

@@ -299,6 +299,7 @@ export const defineModels = (sequelize: Sequelize): Models => {
       why: text,
       fileId: id,
       inboxKey: text,
+      putAside: flag,
       createdAt: at,
       changedAt: at,
     }),

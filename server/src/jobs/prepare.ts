@@ -141,7 +141,7 @@ export class Prepare {
     const file = await this.media.require(academy, fileId);
     const source = `file:${this.store.made(academy, fileId, 'proxy.mp4')}`;
     const times = await this.store.times(academy, fileId);
-    const [startS, endS] = [frameStartS(times, 0), frameStartS(times, file.frames)];
+    const endS = frameStartS(times, file.frames);
     const reader = new MotionReader();
     let frame = 0;
     const grey = inPieces(TILE.width * TILE.height, (picture) => {

@@ -27,6 +27,10 @@ export class MediaRepository {
     return true;
   }
 
+  async isShown(academy: AcademyId, id: string): Promise<boolean> {
+    return (await this.models.angle.count({ where: { academyId: academy, fileId: id } })) > 0;
+  }
+
   async sameAs(academy: AcademyId, sha256: string): Promise<MediaFile | undefined> {
     const row = await this.models.file.findOne({
       where: { academyId: academy, sha256, deletedAt: null },

@@ -6,6 +6,7 @@ import type { Session } from '../accounts/session.js';
 import { ChangesService } from '../changes/changes.service.js';
 import type { AcademyId } from '../database/academyId.js';
 import pLimit from 'p-limit';
+import { v7 as newId } from 'uuid';
 import { Refused, notFound } from '../errors/refused.js';
 import { fromFile } from '../library/library.mapper.js';
 import { MediaRepository } from './media.repository.js';
@@ -85,6 +86,12 @@ export class MediaService {
       await this.changes.edit(session, id, (edit) => edit.create('file', id, fromFile(file)));
       return file;
     });
+  }
+
+  /** Puts a file away that no footage shows; nothing where one does. */
+  async putAway(session: Session, id: string): Promise<void> {
+    if (await this.files.isShown(session.academyId, id)) return;
+    await this.changes.edit(session, newId(), (edit) => edit.remove('file', id, null));
   }
 
   /** A file of the academy with the same content. */

@@ -1,12 +1,17 @@
+import { mkdirSync } from 'node:fs';
 import { statfs } from 'node:fs/promises';
+import { Inject, Injectable } from '@nestjs/common';
+import { CONFIG, type Config } from '../config/config.js';
 
-/** How much room the disk with the media has left, in bytes. */
-export type Room = () => Promise<number>;
-export const ROOM = Symbol('room');
+/** How much room the disk with the media has left. */
+@Injectable()
+export class Room {
+  constructor(@Inject(CONFIG) private readonly config: Config) {
+    mkdirSync(config.dataDir, { recursive: true });
+  }
 
-export const roomOf =
-  (folder: string): Room =>
-  async () => {
-    const { bavail, bsize } = await statfs(folder);
+  async freeBytes(): Promise<number> {
+    const { bavail, bsize } = await statfs(this.config.dataDir);
     return bavail * bsize;
-  };
+  }
+}

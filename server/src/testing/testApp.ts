@@ -24,6 +24,13 @@ export type Client = {
   readonly ask: (method: string, path: string, body?: unknown) => Promise<Answer>;
   readonly put: (path: string, bytes: Uint8Array) => Promise<Answer>;
   readonly raw: (path: string, headers?: Record<string, string>) => Promise<Response>;
+  /** A request of the upload protocol. */
+  readonly send: (
+    method: string,
+    path: string,
+    headers?: Record<string, string>,
+    bytes?: Uint8Array,
+  ) => Promise<Response>;
 };
 
 const database = async (): Promise<Config['database'] & { drop: () => Promise<void> }> => {
@@ -131,6 +138,12 @@ export class TestApp {
     };
     return {
       raw,
+      send: (method, path, headers = {}, bytes) =>
+        fetch(this.url + path, {
+          method,
+          headers: { cookie, 'tus-resumable': '1.0.0', ...headers },
+          ...(bytes ? { body: bytes } : {}),
+        }),
       put: async (path, bytes) =>
         answer(
           await fetch(this.url + path, {

@@ -1,6 +1,6 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { UploadSource, UploadState } from '@odograph/core/contract';
-import { Op, UniqueConstraintError } from 'sequelize';
+import { Op, QueryTypes, Sequelize, UniqueConstraintError } from 'sequelize';
 import type { AcademyId } from '../database/academyId.js';
 import type { Models, Row } from '../database/models.js';
 import { MODELS } from '../database/tokens.js';
@@ -25,7 +25,10 @@ const toUpload = (row: Row): UploadRow => ({ ...(row as unknown as UploadRow), s
 
 @Injectable()
 export class UploadsRepository {
-  constructor(@Inject(MODELS) private readonly models: Models) {}
+  constructor(
+    @Inject(MODELS) private readonly models: Models,
+    @Inject(Sequelize) private readonly sequelize: Sequelize,
+  ) {}
 
   /** Notes an upload; false where its id, or its place in the inbox, is known already. */
   async create(row: Omit<UploadRow, 'changedAt' | 'why' | 'fileId'>): Promise<boolean> {
@@ -52,10 +55,22 @@ export class UploadsRepository {
     await this.models.upload.update({ ...values, changedAt: new Date() }, { where: { academyId, id } });
   }
 
-  /** Uploads that are not yet dealt with: on their way, being read, refused, or taken but on no shelf. */
-  async open(academyId: AcademyId): Promise<readonly UploadRow[]> {
-    const rows = await this.models.upload.findAll({ where: { academyId }, order: [['id', 'ASC']], limit: 500 });
-    return rows.map((row) => toUpload(row.get({ plain: true })));
+  /** Uploads that are not yet dealt with: on their way, being read, refused, here already, or taken but on no shelf. */
+  async open(academyId: AcademyId): Promise<readonly (UploadRow & { readonly frames: number | null })[]> {
+    const rows = await this.sequelize.query<Row>(
+      `SELECT u.id, u.account_id AS accountId, u.name, u.size_bytes AS sizeBytes, u.source, u.state, u.why, u.file_id AS fileId, f.frames
+       FROM uploads u LEFT JOIN files f ON f.academy_id = u.academy_id AND f.id = u.file_id
+       WHERE u.academy_id = :academyId AND NOT u.put_aside AND NOT (u.state = 'taken' AND u.file_id = u.id AND (f.id IS NULL OR EXISTS
+         (SELECT 1 FROM angles g WHERE g.academy_id = u.academy_id AND g.file_id = u.file_id AND g.deleted_at IS NULL)))
+       ORDER BY u.id LIMIT 500`,
+      { type: QueryTypes.SELECT, replacements: { academyId } },
+    );
+    return rows.map((row) => ({ ...toUpload(row), frames: row['frames'] as number | null }));
+  }
+
+  /** Takes an upload off the list. Of the inbox it stays known, so that it is not taken in again. */
+  async putAside(academyId: AcademyId, id: string): Promise<void> {
+    await this.models.upload.update({ putAside: true, changedAt: new Date() }, { where: { academyId, id } });
   }
 
   async remove(academyId: AcademyId, id: string): Promise<void> {

@@ -13,7 +13,7 @@ import type { AtWork } from '../jobs/prepare.js';
 import { JobsRepository } from '../jobs/jobs.repository.js';
 import { MediaService } from '../media/media.service.js';
 import { MediaStore } from '../media/mediaStore.js';
-import { ROOM, type Room } from '../media/room.js';
+import { Room } from '../media/room.js';
 import { UploadsRepository, type UploadRow } from './uploads.repository.js';
 
 /** What the disk must have left beside everything that is on its way, in bytes. */
@@ -35,7 +35,7 @@ export class UploadsService {
     @Inject(JobsRepository) private readonly jobs: JobsRepository,
     @Inject(MediaService) private readonly media: MediaService,
     @Inject(MediaStore) private readonly store: MediaStore,
-    @Inject(ROOM) private readonly room: Room,
+    @Inject(Room) private readonly room: Room,
   ) {}
 
   /** Notes a file that somebody begins to send. Refused before anything is sent when it would not fit. */
@@ -65,7 +65,7 @@ export class UploadsService {
   }
 
   async mustFit(sizeBytes: number): Promise<void> {
-    const freeBytes = Math.max(0, (await this.room()) - KEPT_FREE);
+    const freeBytes = Math.max(0, (await this.room.freeBytes()) - KEPT_FREE);
     if (sizeBytes > freeBytes) throw new Refused({ code: 'no-room', facts: { freeBytes, neededBytes: sizeBytes } });
   }
 
@@ -86,14 +86,16 @@ export class UploadsService {
     await this.jobs.add(session.academyId, 'read', id);
   }
 
-  /** Takes an upload off the list, with what had come of it. What was taken in stays. */
-  async forget({ academyId }: Session, id: string): Promise<void> {
+  /** Takes an upload off the list, with what had come of it. A file that is on no shelf goes with it, as what is binned does; one that is, stays. */
+  async forget(session: Session, id: string): Promise<void> {
+    const { academyId } = session;
     const row = await this.uploads.upload(academyId, id);
     if (!row) throw notFound();
     if (row.state === 'reading') throw new Refused({ code: 'in-use', facts: { by: 'jobs', count: 1 } });
+    if (row.state === 'taken' && row.fileId === id) await this.media.putAway(session, id);
     await this.clear(id);
-    // what lies in the inbox still would be taken for new
     if (row.inboxKey === null) await this.uploads.remove(academyId, id);
+    else await this.uploads.putAside(academyId, id);
   }
 
   private async clear(id: string): Promise<void> {
@@ -103,7 +105,7 @@ export class UploadsService {
   async open({ academyId, accountId }: Session): Promise<readonly Upload[]> {
     const rows = await this.uploads.open(academyId);
     return Promise.all(
-      rows.map(async ({ id, name, sizeBytes, source, state, why, fileId, accountId: by }) => ({
+      rows.map(async ({ id, name, sizeBytes, source, state, why, fileId, frames, accountId: by }) => ({
         id,
         name,
         sizeBytes,
@@ -113,6 +115,7 @@ export class UploadsService {
         fileId,
         offset: state === 'coming' ? ((await sizeOf(this.store.incoming(id))) ?? 0) : sizeBytes,
         isMine: by === accountId,
+        frames,
       })),
     );
   }

@@ -62,7 +62,7 @@ const Table = ({ bench }: { readonly bench: OnBench }): React.JSX.Element => {
     loop: selected ? { inFrame: selected.clip.in.frame, outFrame: selected.clip.out.frame } : null,
     play: false,
   }));
-  const handle = usePlayer(bench.file.id, opening);
+  const handle = usePlayer(bench.file, opening);
   const { player, state, table } = handle;
   const cameras = useCameras(bench, table, state.frame, selected);
   /** The camera is only in the address where there are several. */
@@ -186,7 +186,6 @@ const Table = ({ bench }: { readonly bench: OnBench }): React.JSX.Element => {
       <Flex flex="1" minHeight="240px">
         <Box flex="1" minWidth="0" position="relative">
           <FrameVideo
-            fileId={bench.file.id}
             handle={handle}
             label={bench.footage.title}
             manner={[state.loop ? T.looping : '', T.speed[state.speed] ?? ''].filter(Boolean).join(', ')}

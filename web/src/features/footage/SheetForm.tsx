@@ -15,6 +15,8 @@ type Props = {
   readonly onCancel: () => void;
   readonly onRemove?: () => void;
   readonly children?: React.ReactNode;
+  /** Why it could not be kept. */
+  readonly problem?: string | undefined;
 };
 
 /** What is known about a piece of footage: who is who, and what the counts need. */
@@ -27,6 +29,7 @@ export const SheetForm = ({
   onCancel,
   onRemove,
   children,
+  problem: failure,
 }: Props): React.JSX.Element => {
   const [sheet, setSheet] = useState(start);
   const [tried, setTried] = useState(false);
@@ -133,6 +136,11 @@ export const SheetForm = ({
         <Box color="inkSoft" fontSize="14px" marginBottom="5">
           {T.loggedHint} {T.consent}
         </Box>
+        {failure && (
+          <Box role="alert" color="caution" marginBottom="3">
+            {failure}
+          </Box>
+        )}
         <FormActions keep={submit} cancel={T.cancel} waiting={waiting} onCancel={onCancel}>
           {onRemove && (
             <Action type="button" onClick={onRemove}>

@@ -8,6 +8,7 @@ import {
   type Footage,
   type MediaFile,
 } from '@odograph/core';
+import type { Job } from '@odograph/core/contract';
 import { Plus } from 'lucide-react';
 import { useMemo, useRef, useState, type DragEvent } from 'react';
 import { Link } from 'react-router';
@@ -19,7 +20,10 @@ import { FOOTAGE_TEXT as T, SETTING_WORDS } from './footage.text.js';
 import { athleteRef, fieldsOf, sheetOf } from './sheet.js';
 import { SheetForm } from './SheetForm.js';
 import { Spark } from './Spark.js';
-import { TakeIn } from './TakeIn.js';
+import { ComingIn } from './uploads/ComingIn.js';
+import { JobLine } from './uploads/JobLine.js';
+import { sender } from './uploads/sending.js';
+import { useComing } from './uploads/useComing.js';
 
 const dayText = (date: string | null): string =>
   date === null ? 'day not said' : new Date(`${date}T12:00:00`).toLocaleDateString(undefined, { dateStyle: 'medium' });
@@ -29,11 +33,16 @@ const Piece = ({
   angle,
   file,
   onEdit,
+  jobs,
+  onJob,
 }: {
   readonly footage: Footage;
   readonly angle: Angle;
   readonly file: MediaFile;
   readonly onEdit: (() => void) | undefined;
+  /** What is being made of it. */
+  readonly jobs: readonly Job[];
+  readonly onJob: () => void;
 }): React.JSX.Element => {
   const library = useLibrary();
   const words = useWords();
@@ -84,6 +93,9 @@ const Piece = ({
             label={`The course it took for ${name(footage.athleteA)}; up is better`}
           />
         </Box>
+        {jobs.map((job) => (
+          <JobLine key={job.id} job={job} onChanged={onJob} />
+        ))}
       </Box>
       <Flex direction="column" alignItems="flex-end" justifyContent="space-between" textAlign="right">
         <Box fontFamily="heading" fontSize="18px" lineHeight="1.3">
@@ -107,22 +119,23 @@ export const Shelf = (): React.JSX.Element => {
   const edit = useEdit();
   const mayWrite = useMayWrite();
   const [leaving, setLeaving] = useState<string | null>(null);
-  const [file, setFile] = useState<File | null>(null);
+  const { coming, underWay, refetch } = useComing();
+  const [sheetOpen, openSheet] = useState<string | null>(null);
   const [editing, setEditing] = useState<string | null>(null);
   const [isOver, setOver] = useState(false);
-  const [note, setNote] = useState('');
   const picker = useRef<HTMLInputElement>(null);
-  const take = (files: FileList | null): void => {
-    const first = files?.[0];
-    if (!first) return;
-    setNote(files.length > 1 ? T.onlyOne : '');
-    setFile(first);
+  const take = (files: readonly File[]): void => {
+    if (!files.length) return;
+    const begun = underWay.uploads.filter((u) => u.state === 'coming' && u.isMine);
+    const ids = sender.add(files, begun);
+    // one file alone: what it is can be said while it comes
+    if (ids.length === 1) openSheet(ids[0]!);
   };
   const onDrag = (event: DragEvent): void => {
     if (!mayWrite || !event.dataTransfer.types.includes('Files')) return;
     event.preventDefault();
     setOver(event.type === 'dragover');
-    if (event.type === 'drop') take(event.dataTransfer.files);
+    if (event.type === 'drop') take([...event.dataTransfer.files]);
   };
   const pieces = [...library.footage].sort(
     (a, b) => (b.date ?? '').localeCompare(a.date ?? '') || (a.id < b.id ? -1 : 1),
@@ -152,24 +165,18 @@ export const Shelf = (): React.JSX.Element => {
         <input
           ref={picker}
           type="file"
-          accept="video/mp4,video/webm,.mp4,.webm"
+          accept="video/*,.mkv,.ts,.mts,.m2ts,.mov,.avi"
+          multiple
           hidden
           data-testid="file-picker"
           onChange={(event) => {
-            take(event.target.files);
+            take([...(event.target.files ?? [])]);
             event.target.value = '';
           }}
         />
       </Flex>
-      {note && (
-        <Box role="status" marginBottom="3">
-          {note}
-        </Box>
-      )}
-      {file && (
-        <TakeIn key={`${file.name} ${file.size} ${file.lastModified}`} file={file} onDone={() => setFile(null)} />
-      )}
-      {pieces.length === 0 && !file ? (
+      <ComingIn coming={coming} open={sheetOpen} onOpen={openSheet} onChanged={refetch} onFiles={take} />
+      {pieces.length === 0 && coming.length === 0 ? (
         <Box maxWidth="560px" marginTop="14">
           <ProfileMark />
           <Subheading marginTop="8" marginBottom="2" fontSize="24px">
@@ -191,6 +198,8 @@ export const Shelf = (): React.JSX.Element => {
                   angle={angle}
                   file={of}
                   onEdit={mayWrite ? () => setEditing(footage.id) : undefined}
+                  jobs={underWay.jobs.filter((j) => j.subjectId === of.id && j.state !== 'done')}
+                  onJob={refetch}
                 />
               );
             return (

@@ -1,44 +1,32 @@
-import { Box } from '@chakra-ui/react';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { v7 as newId } from 'uuid';
 import { failureText, useLibrary, useNewFootageMutation } from '../library/index.js';
 import { FOOTAGE_TEXT as T } from './footage.text.js';
 import { athleteRef, fieldsOf, sheetForFile, type Sheet } from './sheet.js';
 import { SheetForm } from './SheetForm.js';
-import { upload, type UploadResult } from './upload.js';
 
-type Progress = { readonly part: number; readonly result: UploadResult | null };
-
-const progressText = ({ part, result }: Progress): string => {
-  if (result) return result.ok ? T.taken(result.file.frames) : result.why;
-  return part < 1 ? T.sending(part) : T.reading;
+type Props = {
+  readonly fileId: string;
+  readonly fileName: string;
+  /** The file is here and read; until then the sheet can be filled in, but not put on the shelf. */
+  readonly isTaken: boolean;
+  readonly onDone: () => void;
+  readonly children: React.ReactNode;
 };
 
-/** Takes one file in while its sheet is filled in. */
-export const TakeIn = ({ file, onDone }: { readonly file: File; readonly onDone: () => void }): React.JSX.Element => {
-  const [ids] = useState(() => ({ file: newId(), footage: newId(), angle: newId(), edit: newId() }));
-  const [progress, setProgress] = useState<Progress>({ part: 0, result: null });
+/** The sheet of a file that comes in; filled in, it goes on the shelf. */
+export const TakeIn = ({ fileId, fileName, isTaken, onDone, children }: Props): React.JSX.Element => {
+  const [ids] = useState(() => ({ footage: newId(), angle: newId(), edit: newId() }));
   const [newFootage, { error, isLoading }] = useNewFootageMutation();
   const { persons } = useLibrary();
   const navigate = useNavigate();
-  useEffect(() => {
-    const leaving = new AbortController();
-    const hear = (heard: Progress): void => {
-      if (!leaving.signal.aborted) setProgress(heard);
-    };
-    void upload(ids.file, file, (part) => hear({ part, result: null }), leaving.signal).then((result) =>
-      hear({ part: 1, result }),
-    );
-    return () => leaving.abort();
-  }, [ids, file]);
-  const { result } = progress;
   const keep = async (sheet: Sheet): Promise<void> => {
     const made = await newFootage({
       editId: ids.edit,
       id: ids.footage,
       angleId: ids.angle,
-      fileId: ids.file,
+      fileId,
       ...fieldsOf(sheet),
       live: true,
       counted: true,
@@ -50,27 +38,14 @@ export const TakeIn = ({ file, onDone }: { readonly file: File; readonly onDone:
   return (
     <SheetForm
       title={T.newTitle}
-      start={sheetForFile(file.name)}
+      start={sheetForFile(fileName)}
       submit={T.save}
-      waiting={!result?.ok || isLoading}
+      waiting={!isTaken || isLoading}
       onSubmit={(sheet) => void keep(sheet)}
       onCancel={onDone}
+      problem={error && failureText(error)}
     >
-      <Box
-        marginBottom="5"
-        role={result && !result.ok ? 'alert' : 'status'}
-        color={result && !result.ok ? 'caution' : 'ink'}
-        data-testid="taking-in"
-      >
-        <Box fontFamily="mono" fontSize="13px" color="inkSoft">
-          {file.name}
-        </Box>
-        <Box height="3px" background="hairline" marginBlock="1.5">
-          <Box height="100%" background={result && !result.ok ? 'caution' : 'us'} width={`${progress.part * 100}%`} />
-        </Box>
-        {progressText(progress)}
-        {error && <Box color="caution">{failureText(error)}</Box>}
-      </Box>
+      {children}
     </SheetForm>
   );
 };

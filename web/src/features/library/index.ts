@@ -1,5 +1,16 @@
 export { serverApi } from './server.api.js';
-export { libraryApi, useLibraryQuery, useMeQuery, useNewFootageMutation, useTimesQuery } from './library.api.js';
+export {
+  libraryApi,
+  useCancelJobMutation,
+  useForgetUploadMutation,
+  useJobAgainMutation,
+  useLibraryQuery,
+  useMeQuery,
+  useNewFootageMutation,
+  usePreparedQuery,
+  useTimesQuery,
+  useUnderWayQuery,
+} from './library.api.js';
 export { editsSlice, editsReplaced, editQueued, sendStatus } from './edits.slice.js';
 export { editsListener } from './edits.listener.js';
 export type { PendingEdit } from './edits.js';
@@ -13,7 +24,7 @@ export {
   selectWords,
   type LibraryState,
 } from './library.selectors.js';
-export { failureText, refusalText } from './refusal.text.js';
+export { failureText, refusalText, sizeText } from './refusal.text.js';
 export { Refusal } from './Refusal.js';
 export { SaveState } from './SaveState.js';
 export { useEdit } from './useEdit.js';

@@ -1,6 +1,6 @@
 import { original } from '@reduxjs/toolkit';
-import type { Attempt, Library } from '@odograph/core';
-import type { Changed, LibraryPart, Me, NewFootage, TimesAnswer } from '@odograph/core/contract';
+import { unpackTimes, type Attempt, type Library, type TimeTable } from '@odograph/core';
+import type { Changed, LibraryPart, Me, NewFootage, Prepared, UnderWay } from '@odograph/core/contract';
 import { serverApi } from './server.api.js';
 import { mergeChanged } from './merge.js';
 
@@ -64,8 +64,25 @@ export const libraryApi = serverApi.injectEndpoints({
       },
       structuralSharing: false,
     }),
-    /** Presentation times of a file; they never change. */
-    times: build.query<TimesAnswer, string>({ query: (fileId) => `files/${fileId}/times`, keepUnusedDataFor: 3600 }),
+    /** Presentation times by their address below `files`: of the original, or of what was made of it for stepping. They never change. */
+    times: build.query<TimeTable, string>({
+      query: (path) => ({
+        url: `files/${path}`,
+        responseHandler: async (answer) =>
+          answer.ok ? unpackTimes(new Uint8Array(await answer.arrayBuffer())) : ((await answer.json()) as never),
+      }),
+      structuralSharing: false,
+      keepUnusedDataFor: 3600,
+    }),
+    /** What has been made of a file so far. */
+    prepared: build.query<Prepared, string>({ query: (fileId) => `files/${fileId}/prepared` }),
+    /** Files on their way in, and jobs. */
+    underWay: build.query<UnderWay, void>({ query: () => 'under-way' }),
+    forgetUpload: build.mutation<void, string>({
+      query: (id) => ({ url: `uploads/${id}`, method: 'DELETE' }),
+    }),
+    cancelJob: build.mutation<void, string>({ query: (id) => ({ url: `jobs/${id}`, method: 'DELETE' }) }),
+    jobAgain: build.mutation<void, string>({ query: (id) => ({ url: `jobs/${id}/again`, method: 'POST' }) }),
     /** Any edit: what it touched is laid into the library that is here. */
     send: build.mutation<Changed, SendRequest>({
       query: (request) => ({ ...request }),
@@ -78,4 +95,14 @@ export const libraryApi = serverApi.injectEndpoints({
   }),
 });
 
-export const { useMeQuery, useLibraryQuery, useTimesQuery, useNewFootageMutation } = libraryApi;
+export const {
+  useMeQuery,
+  useLibraryQuery,
+  useTimesQuery,
+  usePreparedQuery,
+  useUnderWayQuery,
+  useForgetUploadMutation,
+  useCancelJobMutation,
+  useJobAgainMutation,
+  useNewFootageMutation,
+} = libraryApi;

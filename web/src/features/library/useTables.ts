@@ -1,5 +1,4 @@
-import { timeTableOfDeltas, type TimeTable } from '@odograph/core';
-import type { TimesAnswer } from '@odograph/core/contract';
+import type { TimeTable } from '@odograph/core';
 import { useCallback } from 'react';
 import { useDispatch } from 'react-redux';
 import { libraryApi } from './library.api.js';
@@ -14,12 +13,11 @@ export const useTables = (): ((angleIds: readonly string[]) => Promise<ReadonlyM
       const byFile = new Map<string, TimeTable>();
       const wanted = angles.filter((a) => angleIds.includes(a.id));
       for (const fileId of new Set(wanted.map((a) => a.fileId))) {
-        const asked = dispatch(libraryApi.endpoints.times.initiate(fileId, { subscribe: false }) as never) as Promise<{
-          readonly data?: TimesAnswer;
-        }>;
+        const asked = dispatch(
+          libraryApi.endpoints.times.initiate(`${fileId}/times`, { subscribe: false }) as never,
+        ) as Promise<{ readonly data?: TimeTable }>;
         const { data } = await asked;
-        if (!data) continue;
-        byFile.set(fileId, timeTableOfDeltas(data.deltas, data.timeBaseNum, data.timeBaseDen));
+        if (data) byFile.set(fileId, data);
       }
       return new Map(
         wanted.flatMap((a): [string, TimeTable][] => {

@@ -8,7 +8,7 @@ import { FrameVideo, usePlayer } from '../player/index.js';
 
 const Playing = ({ view }: { readonly view: ClipView }): React.JSX.Element => {
   const { clip } = view;
-  const handle = usePlayer(view.file.id, {
+  const handle = usePlayer(view.file, {
     frame: clip.in.frame,
     loop: { inFrame: clip.in.frame, outFrame: clip.out.frame },
     play: true,
@@ -21,7 +21,7 @@ const Playing = ({ view }: { readonly view: ClipView }): React.JSX.Element => {
           aria-label={handle.state.playing ? 'Hold the picture' : 'Play'}
           onClick={() => handle.player?.toggle()}
         >
-          <FrameVideo fileId={view.file.id} handle={handle} label={view.footage.title} />
+          <FrameVideo handle={handle} label={view.footage.title} />
         </button>
       </Box>
     </Box>

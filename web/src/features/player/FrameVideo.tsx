@@ -5,18 +5,16 @@ import type { PlayerHandle } from './usePlayer.js';
 
 /** The picture with its time in a corner. `m:ss:ff` and the frame of the file stand at the lower right, off until something is loaded. */
 export const FrameVideo = ({
-  fileId,
   handle,
   label,
   manner,
 }: {
-  readonly fileId: string;
   readonly handle: PlayerHandle;
   readonly label: string;
   /** How it is being played, beside the time. */
   readonly manner?: string;
 }): React.JSX.Element => {
-  const { state, table, onScreen } = handle;
+  const { state, table, src, onScreen } = handle;
   return (
     <Box
       position="relative"
@@ -28,15 +26,21 @@ export const FrameVideo = ({
       data-settled={state.settled}
       data-playing={state.playing}
     >
-      <video
-        key={fileId}
-        ref={onScreen}
-        src={`/api/files/${fileId}/media`}
-        preload="auto"
-        playsInline
-        aria-label={label}
-        style={{ width: '100%', height: '100%', objectFit: 'contain', display: 'block' }}
-      />
+      {src === undefined ? (
+        <Box role="status" color="#efebdf" padding="8">
+          {table && 'It is being made ready for stepping; it shows here as soon as that is done.'}
+        </Box>
+      ) : (
+        <video
+          key={src}
+          ref={onScreen}
+          src={src}
+          preload="auto"
+          playsInline
+          aria-label={label}
+          style={{ width: '100%', height: '100%', objectFit: 'contain', display: 'block' }}
+        />
+      )}
       {table && (
         <Mono
           position="absolute"

@@ -22,7 +22,7 @@ import { useRouteInHand } from './useRouteInHand.js';
 
 const Screen = ({ view }: { readonly view: ClipView }): React.JSX.Element => {
   const { clip } = view;
-  const handle = usePlayer(view.file.id, {
+  const handle = usePlayer(view.file, {
     frame: clip.in.frame,
     loop: { inFrame: clip.in.frame, outFrame: clip.out.frame },
     play: true,
@@ -36,7 +36,7 @@ const Screen = ({ view }: { readonly view: ClipView }): React.JSX.Element => {
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
   }, [handle.player]);
-  return <FrameVideo fileId={view.file.id} handle={handle} label={view.footage.title} />;
+  return <FrameVideo handle={handle} label={view.footage.title} />;
 };
 
 const StepSheet = ({
