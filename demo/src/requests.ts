@@ -68,6 +68,10 @@ const angleRequests = (f: DemoFootage): readonly (NewAngle & { readonly footageI
     id: camera.angleId,
     fileId: camera.fileId,
     offsetMs: camera.offsetMs,
+    rate: 1,
+    kind: 'live',
+    fromFrame: null,
+    toFrame: null,
   }));
 const lookRequests = (c: DemoClip): readonly (NewLook & { readonly attemptId: string })[] =>
   c.looks.map(({ clipId, camera, inFrame, outFrame }) => ({

@@ -3,6 +3,7 @@ import {
   RESETS,
   RESULTS,
   SETTINGS,
+  type Angle,
   type Attempt,
   type Control,
   type Finish,
@@ -235,19 +236,52 @@ export const newFootage = Joi.object<NewFootage>({
 
 /** Longest shift between two cameras, in milliseconds: a day. */
 const OFFSET_LIMIT_MS = 86_400_000;
+const RATE_LIMIT = 8;
 
-/** The whole of one more file of the same event. `offsetMs` is when its first frame was filmed, in the time of the footage. */
+const angleFields = {
+  offsetMs: Joi.number().min(-OFFSET_LIMIT_MS).max(OFFSET_LIMIT_MS),
+  rate: Joi.number().min(0).max(RATE_LIMIT),
+  kind: Joi.string<Angle['kind']>().valid('live', 'replay'),
+  fromFrame: frame(),
+  toFrame: frame(),
+};
+
+/**
+ * One more file of the same event, or a stretch of one: frames [fromFrame, toFrame), the whole where they are null. `offsetMs` is when its first frame was
+ * filmed, in the time of the footage; `rate` how fast that time goes on it (1 = as it happened, 0.25 = four times slowed, 0 = frozen).
+ */
 export type NewAngle = {
   readonly editId: string;
   readonly id: string;
   readonly fileId: string;
   readonly offsetMs: number;
+  readonly rate: number;
+  readonly kind: Angle['kind'];
+  readonly fromFrame: number | null;
+  readonly toFrame: number | null;
 };
-export const newAngle = Joi.object<NewAngle, true>({
+export const newAngle = Joi.object<NewAngle>({
   editId: editId(),
   id: id().required(),
   fileId: id().required(),
-  offsetMs: Joi.number().integer().min(-OFFSET_LIMIT_MS).max(OFFSET_LIMIT_MS).required(),
+  offsetMs: angleFields.offsetMs.required(),
+  rate: angleFields.rate.default(1),
+  kind: angleFields.kind.default('live'),
+  fromFrame: angleFields.fromFrame.allow(null).default(null),
+  toFrame: angleFields.toFrame.allow(null).default(null),
+});
+
+export type AngleFields = Pick<Angle, 'offsetMs' | 'rate' | 'kind' | 'fromFrame' | 'toFrame'>;
+/** Where an angle lies in the time of its footage, or which frames of its file it holds. */
+export type AngleEdit = {
+  readonly editId: string;
+  readonly baseVersion: number;
+  readonly changes: Partial<AngleFields>;
+};
+export const angleEdit = Joi.object<AngleEdit, true>({
+  editId: editId(),
+  baseVersion: version(),
+  changes: Joi.object(angleFields).min(1).required(),
 });
 
 export type FootageEdit = {

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { fileSeconds, footageSeconds } from './footageTime.js';
+import { clockAgainst, fileSeconds, footageSeconds } from './footageTime.js';
 
 const clock = fc.record({
   fromPts: fc.nat(10_000_000),
@@ -11,6 +11,26 @@ const clock = fc.record({
 });
 
 describe('the time of a footage', () => {
+  test('when two files are known to lie against each other, one instant should have one time by either', () => {
+    fc.assert(
+      fc.property(
+        clock,
+        clock,
+        fc.double({ min: -120, max: 120, noNaN: true }),
+        fc.double({ min: 0.9995, max: 1.0005, noNaN: true }),
+        fc.double({ min: 0, max: 5000, noNaN: true }),
+        (other, mine, offsetS, rate, atS) => {
+          const found = { ...mine, ...clockAgainst(other, { offsetS, rate }, mine) };
+          const ptsIn = (c: typeof other, s: number): number => (s * c.timeBaseDen) / c.timeBaseNum;
+          expect(footageSeconds(found, ptsIn(mine, atS))).toBeCloseTo(
+            footageSeconds(other, ptsIn(other, offsetS + rate * atS)),
+            4,
+          );
+        },
+      ),
+    );
+  });
+
   test('when a presentation time is put into footage time and back, it should be the same instant of the file', () => {
     fc.assert(
       fc.property(clock, fc.nat(10_000_000), (of, pts) => {

@@ -11,6 +11,6 @@ export {
   timecode,
   type TimeTable,
 } from './timetable.js';
-export { angleClock, fileSeconds, footageSeconds, type AngleClock } from './footageTime.js';
+export { angleClock, clockAgainst, fileSeconds, footageSeconds, type AngleClock } from './footageTime.js';
 export { frameOfText } from './clipTime.js';
 export { packTimes, unpackTimes } from './packedTimes.js';

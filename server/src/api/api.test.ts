@@ -2,6 +2,8 @@ import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import type { KeptRoute } from '@odograph/core';
 import type { Me, People } from '@odograph/core/contract';
 import { v7 as newId } from 'uuid';
+import type { AcademyId } from '../database/academyId.js';
+import { JobsRepository } from '../jobs/jobs.repository.js';
 import { joined } from '../testing/people.js';
 import { clipRequest, libraryOf, newClip, newPiece } from '../testing/requests.js';
 import { COACH, OTHER_COACH, TestApp, type Client } from '../testing/testApp.js';
@@ -81,7 +83,19 @@ const EXAMPLES: Readonly<Record<string, () => Record<string, unknown>>> = {
     kitA: '',
     kitB: '',
   }),
-  'POST /api/footage/{id}/angles': () => ({ editId: newId(), id: newId(), fileId: newId(), offsetMs: 0 }),
+  'POST /api/footage/{id}/angles': () => ({
+    editId: newId(),
+    id: newId(),
+    fileId: newId(),
+    offsetMs: 0,
+    rate: 1,
+    kind: 'live',
+    fromFrame: null,
+    toFrame: null,
+  }),
+  'PATCH /api/angles/{id}': () => ({ editId: newId(), baseVersion: 1, changes: { offsetMs: 10, rate: 1 } }),
+  'DELETE /api/angles/{id}': () => ({ editId: newId(), baseVersion: 1 }),
+  'POST /api/uploads/{id}/done': () => ({ sha256: '0'.repeat(64) }),
   'PATCH /api/footage/{id}': () => ({
     editId: newId(),
     baseVersion: 1,
@@ -132,6 +146,12 @@ const FOR_STUDENTS = [
   'GET /api/export/map.graphml',
   'GET /api/files/{id}/media',
   'GET /api/files/{id}/times',
+  'GET /api/files/{id}/prepared',
+  'GET /api/files/{id}/proxy',
+  'GET /api/files/{id}/proxy/times',
+  'GET /api/files/{id}/strip',
+  'GET /api/files/{id}/look',
+  'GET /api/files/{id}/sound',
   'GET /api/files/{id}/stills/{frame}',
   'GET /api/routes/{id}/cues.vtt',
   'GET /api/map/rows',
@@ -228,10 +248,21 @@ describe('every route', () => {
     const made = (await head.ask('POST', '/api/routes', route)).body as { routes: KeptRoute[] };
     await head.ask('PUT', '/api/words', { editId: newId(), id: newId(), baseVersion: null, aliases: [], ...WORD });
     const { members } = (await head.ask('GET', '/api/people')).body as People;
+    const uploadId = newId();
+    const said = { id: uploadId, name: 'x.mp4' };
+    const metadata = Object.entries(said).map(([k, v]) => `${k} ${Buffer.from(v).toString('base64')}`);
+    await head.send('POST', '/api/incoming', { 'upload-length': '9', 'upload-metadata': metadata.join() });
+    const { academy } = await libraryOf(head);
+    const jobs = app.app.get(JobsRepository);
+    await jobs.add(academy.id as AcademyId, 'proxy', file.id);
+    const jobId = (await jobs.of(academy.id as AcademyId, 'proxy', file.id))!.id;
     const id = newId();
     await head.ask('POST', '/api/invitations', { id, email: 'open@room.example', role: 'coach' });
     const theirs: Readonly<Record<string, string>> = {
       files: file.id,
+      angles: angleId,
+      uploads: uploadId,
+      jobs: jobId,
       footage: footage.id,
       clips: clip.id,
       attempts: attempt.id,

@@ -48,6 +48,41 @@ describe('further angles of footage, and further looks at an attempt', () => {
     expect((await libraryOf(coach)).angles.filter((a) => a.footageId === footageId)).toHaveLength(3);
   });
 
+  test('when an angle is moved, its offset and rate should be kept, and undone; a stretch that leaves clips outside is refused', async () => {
+    const { second, first } = await filmedTwice();
+    const change = (id: string, changes: object, baseVersion = 1) =>
+      coach.ask('PATCH', `/api/angles/${id}`, { editId: newId(), baseVersion, changes });
+    const moved = await change(second.id, { offsetMs: 3719.6, rate: 1.00004 });
+    expect((moved.body as { angles: Angle[] }).angles[0]).toMatchObject({
+      offsetMs: 3719.6,
+      rate: 1.00004,
+      version: 2,
+    });
+    await coach.ask('POST', '/api/undo', { editId: newId() });
+    const angleNow = async (id: string): Promise<Angle | undefined> =>
+      (await libraryOf(coach)).angles.find((a) => a.id === id);
+    expect(await angleNow(second.id)).toMatchObject({ offsetMs: 2500, rate: 1 });
+    const { clip } = await newClip(coach, first);
+    const refused = await change(first, { fromFrame: clip.in.frame + 1 });
+    expect([refused.status, refused.body]).toMatchObject([
+      400,
+      { facts: { fields: [{ field: 'changes.fromFrame', reason: expect.stringContaining('clips outside') }] } },
+    ]);
+    expect((await change(first, { fromFrame: clip.in.frame, toFrame: clip.out.frame })).status).toBe(200);
+    expect((await change(first, { toFrame: 10_000_000 }, 2)).status).toBe(400);
+    expect((await change(first, { fromFrame: 100, toFrame: 90 }, 2)).status).toBe(400);
+  });
+
+  test('when an angle is taken off, clips that are cut from it and the last one of a footage should keep it there', async () => {
+    const { second, first } = await filmedTwice();
+    const off = (id: string) => coach.ask('DELETE', `/api/angles/${id}`, { editId: newId(), baseVersion: 1 });
+    await newClip(coach, first);
+    expect((await off(first)).body).toMatchObject({ code: 'in-use', facts: { by: 'clips' } });
+    expect((await off(second.id)).status).toBe(200);
+    expect((await libraryOf(coach)).angles.some((a) => a.id === second.id)).toBe(false);
+    expect((await off(first)).body).toMatchObject({ code: 'in-use', facts: { by: 'footage' } });
+  });
+
   test('when an attempt is looked at from another angle, it should stay one attempt, with two clips', async () => {
     const { first, second } = await filmedTwice();
     const { attempt } = await newClip(coach, first);

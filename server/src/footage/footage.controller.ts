@@ -30,7 +30,7 @@ export class FootageController {
     return this.footage.create(session, body);
   }
 
-  @Says('One more angle of footage: the whole of another file of the same event')
+  @Says('One more angle of footage: another file of the same event, or a stretch of one')
   @Post(':id/angles')
   @HttpCode(200)
   addAngle(

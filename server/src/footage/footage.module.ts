@@ -1,12 +1,13 @@
 import { Module } from '@nestjs/common';
 import { BinModule } from '../bin/bin.module.js';
 import { MediaModule } from '../media/media.module.js';
+import { AnglesController } from './angles.controller.js';
 import { FootageController } from './footage.controller.js';
 import { FootageService } from './footage.service.js';
 
 @Module({
   imports: [MediaModule, BinModule],
-  controllers: [FootageController],
+  controllers: [FootageController, AnglesController],
   providers: [FootageService],
   exports: [FootageService],
 })

@@ -1,10 +1,18 @@
 import { Inject, Injectable } from '@nestjs/common';
-import type { AthleteRef, Changed, FootageEdit, NewAngle, NewFootage } from '@odograph/core/contract';
+import type {
+  AngleEdit,
+  AthleteRef,
+  Changed,
+  FootageEdit,
+  NewAngle,
+  NewFootage,
+  Removal,
+} from '@odograph/core/contract';
 import type { Session } from '../accounts/session.js';
 import { ChangesService } from '../changes/changes.service.js';
 import type { Edit } from '../changes/edit.js';
 import type { Row } from '../database/models.js';
-import { invalid } from '../errors/refused.js';
+import { Refused, invalid } from '../errors/refused.js';
 import { LibraryService } from '../library/library.service.js';
 import { MediaService } from '../media/media.service.js';
 
@@ -31,16 +39,64 @@ export class FootageService {
     return this.library.changed(session.academyId, touched);
   }
 
-  /** One more angle of footage: the whole of another file of the same event. */
+  /** One more angle of footage: another file of the same event, or a stretch of one. */
   async addAngle(session: Session, footageId: string, request: NewAngle): Promise<Changed> {
-    const { editId, id, fileId, offsetMs } = request;
+    const { editId, id, fileId, fromFrame, toFrame, ...fields } = request;
     const whole = await this.wholeFile(session, fileId);
+    const stretch = await this.stretch(session, fileId, fromFrame ?? 0, toFrame ?? (whole['toFrame'] as number));
     const touched = await this.changes.edit(session, editId, async (edit) => {
       await edit.require('footage', footageId);
-      await edit.create('angle', id, { footageId, offsetMs, ...whole });
+      await edit.create('angle', id, { footageId, ...whole, ...stretch, ...fields });
       edit.touch('file', fileId);
     });
     return this.library.changed(session.academyId, touched);
+  }
+
+  /** Moves an angle in the time of its footage, or changes which frames it holds; clips that are cut from it stay inside. */
+  async editAngle(session: Session, id: string, { editId, baseVersion, changes }: AngleEdit): Promise<Changed> {
+    const touched = await this.changes.edit(session, editId, async (edit) => {
+      const row = await edit.require('angle', id);
+      const { fromFrame, toFrame, ...fields } = changes;
+      const [from, to] = [fromFrame ?? (row['fromFrame'] as number), toFrame ?? (row['toFrame'] as number)];
+      const isCut = fromFrame !== undefined || toFrame !== undefined;
+      if (isCut && (await this.clipsOutside(session, id, from, to)))
+        throw invalid(
+          fromFrame === undefined ? 'changes.toFrame' : 'changes.fromFrame',
+          'would leave clips outside that are cut from this angle',
+        );
+      const stretch = isCut ? await this.stretch(session, row['fileId'] as string, from, to, 'changes.') : {};
+      await edit.update('angle', id, baseVersion, { ...fields, ...stretch });
+    });
+    return this.library.changed(session.academyId, touched);
+  }
+
+  /** Takes an angle off its footage; not the last one, and not one that clips are cut from. */
+  async removeAngle(session: Session, id: string, { editId, baseVersion }: Removal): Promise<Changed> {
+    const there = (await this.library.library(session.academyId)).angles;
+    const angle = there.find((a) => a.id === id);
+    if (angle && there.filter((a) => a.footageId === angle.footageId).length === 1)
+      throw new Refused({ code: 'in-use', facts: { by: 'footage', count: 1 } });
+    const clips = await this.clipsOutside(session, id, 0, 0);
+    if (clips) throw new Refused({ code: 'in-use', facts: { by: 'clips', count: clips } });
+    const touched = await this.changes.edit(session, editId, (edit) => edit.remove('angle', id, baseVersion));
+    return this.library.changed(session.academyId, touched);
+  }
+
+  /** How many clips of an angle, or attempts told on it, reach outside of [from, to). */
+  private async clipsOutside({ academyId }: Session, angleId: string, from: number, to: number): Promise<number> {
+    const { clips, attempts } = await this.library.library(academyId);
+    return (
+      clips.filter((c) => c.angleId === angleId && (c.in.frame < from || c.out.frame > to)).length +
+      attempts.filter((a) => a.angleId === angleId && (a.start.frame < from || a.end.frame > to)).length
+    );
+  }
+
+  private async stretch(session: Session, fileId: string, fromFrame: number, toFrame: number, at = ''): Promise<Row> {
+    const file = await this.media.require(session.academyId, fileId);
+    if (toFrame > file.frames) throw invalid(`${at}toFrame`, `lies outside the file, which has ${file.frames} frames`);
+    if (fromFrame >= toFrame) throw invalid(`${at}toFrame`, 'must lie behind fromFrame');
+    const times = await this.media.frameTimes(session.academyId, fileId);
+    return { fromFrame, toFrame, fromPts: times.instant(fromFrame).pts, toPts: times.instant(toFrame).pts };
   }
 
   private async wholeFile({ academyId }: Session, fileId: string): Promise<Row> {

@@ -17,6 +17,7 @@ import { Phrase } from './Phrase.js';
 import { Said } from './Said.js';
 import { useOnBench, type OnBench } from './useBenchClips.js';
 import { useCameras } from './useCameras.js';
+import { useLineUp } from './useLineUp.js';
 import { usePictureKeys, type KeyTable } from './usePictureKeys.js';
 
 /** The screen for breaking down: the footage in the address, or the first on the shelf. Students watch; nothing is changed. */
@@ -65,6 +66,7 @@ const Table = ({ bench }: { readonly bench: OnBench }): React.JSX.Element => {
   const handle = usePlayer(bench.file, opening);
   const { player, state, table } = handle;
   const cameras = useCameras(bench, table, state.frame, selected);
+  const lineUp = useLineUp(bench, table, state.frame);
   /** The camera is only in the address where there are several. */
   const here: Record<string, string> = bench.cameras.length > 1 ? { camera: bench.angle.id } : {};
 
@@ -164,6 +166,7 @@ const Table = ({ bench }: { readonly bench: OnBench }): React.JSX.Element => {
     },
     'ctrl+z': () => edit({ kind: 'undo' }),
     ...(cameras.uncut ? { k: cameras.cutHere } : {}),
+    ...(lineUp.first ? { ',': () => lineUp.nudge(-1), '.': () => lineUp.nudge(1) } : {}),
   };
   const keys = mayWrite ? { ...watchingKeys, ...writingKeys } : watchingKeys;
   usePictureKeys(keys);
@@ -193,7 +196,14 @@ const Table = ({ bench }: { readonly bench: OnBench }): React.JSX.Element => {
         </Box>
         <Box width="400px" flexShrink="0" minHeight="0">
           {table ? (
-            <ClipsHere bench={bench} table={table} selectedId={selectedId} onSelect={select} onCamera={cameras.show} />
+            <ClipsHere
+              bench={bench}
+              table={table}
+              selectedId={selectedId}
+              onSelect={select}
+              onCamera={cameras.show}
+              lineUp={mayWrite ? lineUp : undefined}
+            />
           ) : (
             <Box padding="4">{T.loading}</Box>
           )}

@@ -4,7 +4,9 @@ import { useEffect, useRef } from 'react';
 import { Choice, Heading, Mono, PickRow, ResultMark, Sentence } from '../../design/index.js';
 import type { ClipView } from '../library/index.js';
 import { BENCH_TEXT as T } from './bench.text.js';
+import { LineUpPanel } from './LineUpPanel.js';
 import type { OnBench } from './useBenchClips.js';
+import type { LineUp } from './useLineUp.js';
 
 type Props = {
   readonly bench: OnBench;
@@ -12,6 +14,8 @@ type Props = {
   readonly selectedId: string | undefined;
   readonly onSelect: (clipId: string) => void;
   readonly onCamera: (angleId: string) => void;
+  /** How the camera in hand is lined up; nothing for somebody who only watches. */
+  readonly lineUp: LineUp | undefined;
 };
 
 const Row = ({
@@ -52,7 +56,7 @@ const Row = ({
 };
 
 /** The clips of the footage on the bench, as sentences, in the order in which things happened. */
-export const ClipsHere = ({ bench, table, selectedId, onSelect, onCamera }: Props): React.JSX.Element => {
+export const ClipsHere = ({ bench, table, selectedId, onSelect, onCamera, lineUp }: Props): React.JSX.Element => {
   const drafts = bench.clips.filter((v) => v.missing.length > 0).length;
   return (
     <Box as="section" aria-label="Clips of this footage" height="100%" overflowY="auto" borderLeftWidth="1px">
@@ -79,6 +83,7 @@ export const ClipsHere = ({ bench, table, selectedId, onSelect, onCamera }: Prop
               onChange={onCamera}
               isTight
             />
+            {lineUp && <LineUpPanel angle={bench.angle} lineUp={lineUp} />}
           </Box>
         )}
         <Box fontSize="14px" color="inkSoft" marginTop="1" data-testid="clip-count">

@@ -22,6 +22,7 @@ export const FOOTAGE_TEXT = {
   goOn: 'Go on',
   chooseAgain: 'Choose the file',
   sayWhat: 'Say what it is',
+  anotherCamera: 'Another camera of',
   goTo: (title: string): string => `Go to “${title}”`,
   giveUp: 'Give up',
   reallyDrop: 'Really give it up',

@@ -1,6 +1,7 @@
-import type { Attempt, Clip, Footage, KeptRoute, Library, Person, WordChange } from '@odograph/core';
+import type { Angle, Attempt, Clip, Footage, KeptRoute, Library, Person, WordChange } from '@odograph/core';
 import type {
   AliasLines,
+  AngleEdit,
   AttemptFields,
   Binned,
   ClipEdit,
@@ -45,6 +46,7 @@ export type PendingEdit =
     }
   | FieldEdit<'attempt', Partial<AttemptFields>, Attempt>
   | FieldEdit<'clip', ClipEdit['changes'], Clip>
+  | FieldEdit<'angle', AngleEdit['changes'], Angle>
   | FieldEdit<'footage', FootageEdit['changes'], Footage>
   | FieldEdit<'person', PersonEdit['changes'], Person>
   | FieldEdit<'route', RouteEdit['changes'], KeptRoute>
@@ -63,13 +65,14 @@ export type PendingEdit =
 
 /** Where the records of each kind lie in the library, and under which address of the server. */
 const PLACES = {
+  angle: ['angles', 'angles'],
   attempt: ['attempts', 'attempts'],
   clip: ['clips', 'clips'],
   footage: ['footage', 'footage'],
   person: ['persons', 'persons'],
   route: ['routes', 'routes'],
   word: ['wordChanges', 'words'],
-} as const satisfies Record<Binned | 'attempt', readonly [keyof Library, string]>;
+} as const satisfies Record<Binned | 'angle' | 'attempt', readonly [keyof Library, string]>;
 
 type Versioned = { readonly id: string; readonly version: number };
 const rowsOf = (library: Library, kind: keyof typeof PLACES): readonly Versioned[] => library[PLACES[kind][0]];
@@ -130,6 +133,7 @@ const apply = (library: Library, edit: PendingEdit): Library => {
           edit.made.map((m) => m.clip),
         ),
       };
+    case 'angle':
     case 'attempt':
     case 'clip':
     case 'footage':
@@ -176,6 +180,7 @@ export const requestOf = (edit: PendingEdit, library: Library): SendRequest | un
       return { url: 'clips/many', method: 'POST', body: { editId, clips: edit.made.map((m) => m.body) } };
     case 'undo':
       return { url: 'undo', method: 'POST', body: { editId } };
+    case 'angle':
     case 'attempt':
     case 'clip':
     case 'footage':

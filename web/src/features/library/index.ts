@@ -6,6 +6,7 @@ export {
   useJobAgainMutation,
   useLibraryQuery,
   useMeQuery,
+  useNewAngleMutation,
   useNewFootageMutation,
   usePreparedQuery,
   useTimesQuery,

@@ -1,6 +1,6 @@
 import { original } from '@reduxjs/toolkit';
 import { unpackTimes, type Attempt, type Library, type TimeTable } from '@odograph/core';
-import type { Changed, LibraryPart, Me, NewFootage, Prepared, UnderWay } from '@odograph/core/contract';
+import type { Changed, LibraryPart, Me, NewAngle, NewFootage, Prepared, UnderWay } from '@odograph/core/contract';
 import { serverApi } from './server.api.js';
 import { mergeChanged } from './merge.js';
 
@@ -88,6 +88,10 @@ export const libraryApi = serverApi.injectEndpoints({
       query: (request) => ({ ...request }),
       onQueryStarted: layIn,
     }),
+    newAngle: build.mutation<Changed, { readonly footageId: string; readonly body: Partial<NewAngle> }>({
+      query: ({ footageId, body }) => ({ url: `footage/${footageId}/angles`, method: 'POST', body }),
+      onQueryStarted: layIn,
+    }),
     newFootage: build.mutation<Changed, NewFootage>({
       query: (body) => ({ url: 'footage', method: 'POST', body }),
       onQueryStarted: layIn,
@@ -104,5 +108,6 @@ export const {
   useForgetUploadMutation,
   useCancelJobMutation,
   useJobAgainMutation,
+  useNewAngleMutation,
   useNewFootageMutation,
 } = libraryApi;

@@ -5,6 +5,7 @@ import { Action, Subheading } from '../../../design/index.js';
 import { useForgetUploadMutation, useLibrary } from '../../library/index.js';
 import { FOOTAGE_TEXT as T } from '../footage.text.js';
 import { TakeIn } from '../TakeIn.js';
+import { AnotherCamera } from './AnotherCamera.js';
 import type { Coming } from './coming.js';
 import { sender } from './sending.js';
 
@@ -119,6 +120,7 @@ export const ComingIn = ({ coming, open, onOpen, onChanged, onFiles }: Props): R
                     {T.sayWhat}
                   </Action>
                 )}
+                {of.state === 'taken' && footage.length > 0 && <AnotherCamera fileId={of.id} onDone={onChanged} />}
                 {here && (
                   <Action asChild>
                     <Link to={`/break-down/${here.footageId}`}>{T.goTo(title ?? '')}</Link>
