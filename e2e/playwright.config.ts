@@ -3,6 +3,7 @@ import { defineConfig } from '@playwright/test';
 export default defineConfig({
   testDir: './src',
   outputDir: '../test-results',
+  globalSetup: './src/support/prepared.ts',
   // each worker starts a product of its own; what they wait for is mostly the next picture of the screen
   workers: 2,
   timeout: 120_000,

@@ -4,9 +4,11 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { readGraphml } from './support/graphml.js';
 import { impliedLines, type ImpliedLine } from './support/implied.js';
+
 import { Running } from './support/running.js';
 import { frameShown } from './support/strip.js';
 import { expect, frameSaid, saved, settled, signIn, test, type Page } from './support/test.js';
+import { madeOf } from './support/video.js';
 
 const ROOT = join(import.meta.dirname, '../..');
 const KNOWN_FRAME = 250;
@@ -53,7 +55,7 @@ test('when an instructor does the whole job once, with a restart in the middle, 
     await signIn(page, running.url);
 
     // take a file in, by keyboard from the form on
-    await page.getByTestId('file-picker').setInputFiles(join(ROOT, 'demo/footage/lantern-final.mp4'));
+    await page.getByTestId('file-picker').setInputFiles(madeOf('lantern-final', 'club-evening.mp4'));
     await expect(page.getByTestId('taking-in')).toContainText('1,084 frames');
     const form = page.getByRole('form', { name: 'Who is who?' });
     await form.getByLabel('What it is called').fill('Club evening, first round');

@@ -127,9 +127,9 @@ test('when something that is no video is dropped, a sentence should say so, and 
     return transfer;
   });
   await page.locator('main').locator('> *').first().dispatchEvent('drop', { dataTransfer: data });
-  await expect(page.getByTestId('taking-in')).toContainText('This is not an MP4 or WebM video');
-  await expect(page.getByRole('button', { name: 'Put it on the shelf' })).toBeDisabled();
-  await page.getByRole('button', { name: 'Cancel' }).click();
+  await expect(page.getByTestId('taking-in')).toContainText('This is not a video that Odograph knows');
+  await page.getByRole('button', { name: 'Off the list' }).click();
+  await expect(page.getByTestId('taking-in')).toHaveCount(0);
   await expect(page.getByRole('link', { name: /^Break down / })).toHaveCount(6);
 });
 

@@ -25,14 +25,14 @@ const startWith = (env: Record<string, string>): { code: number | null; says: st
   return { code: status, says: `${stdout}${stderr}`.trim() };
 };
 
-test('when it is ended by SIGTERM, database and server should be gone, and the next start take seconds', async ({
+test('when it is ended by SIGTERM, database, server and worker should be gone, and the next start take seconds', async ({
   request,
 }) => {
   test.setTimeout(120_000);
   const running = await Running.start();
   try {
     const pids = running.pids();
-    expect(pids).toHaveLength(2);
+    expect(pids).toHaveLength(3);
     expect((await request.get(`${running.url}/api/health`)).status()).toBe(200);
     expect(await running.down()).toBe(0);
     expect(pids.filter((pid) => existsSync(`/proc/${pid}`))).toEqual([]);

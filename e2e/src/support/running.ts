@@ -1,6 +1,6 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import { once } from 'node:events';
-import { mkdtempSync, readFileSync, readdirSync, rmSync } from 'node:fs';
+import { cpSync, mkdtempSync, readFileSync, readdirSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -28,6 +28,9 @@ const childrenOf = (pid: number): number[] =>
     })
     .map(Number);
 
+/** The environment variable that names the folder of which every start gets a copy. */
+export const TEMPLATE = 'ODOGRAPH_JOURNEY_TEMPLATE';
+
 const isServer = (pid: number): boolean =>
   readFileSync(`/proc/${pid}/cmdline`, 'latin1').includes('server/dist/main.js');
 
@@ -38,10 +41,20 @@ export class Running {
 
   private constructor(
     readonly port: number,
-    private readonly folder: string,
+    readonly folder: string,
   ) {}
 
+  /** Started on a copy of the folder in which the demo is loaded and everything made of its files (`prepared.ts`). */
   static async start(): Promise<Running> {
+    const folder = mkdtempSync(join(tmpdir(), 'odograph-journey-'));
+    cpSync(process.env[TEMPLATE]!, folder, { recursive: true, preserveTimestamps: true });
+    const running = new Running(await freePort(), folder);
+    await running.up();
+    return running;
+  }
+
+  /** A first start, on an empty folder. */
+  static async fromNothing(): Promise<Running> {
     const running = new Running(await freePort(), mkdtempSync(join(tmpdir(), 'odograph-journey-')));
     await running.up();
     return running;
@@ -113,7 +126,15 @@ export class Running {
     await gone;
   }
 
-  /** Process ids of server and database. */
+  /** `kill -9` of the worker; another takes its place. */
+  killWorker(): void {
+    const worker = childrenOf(this.process!.pid!).find((pid) =>
+      readFileSync(`/proc/${pid}/cmdline`, 'latin1').includes('server/dist/worker.js'),
+    );
+    process.kill(worker!, 'SIGKILL');
+  }
+
+  /** Process ids of server, worker and database. */
   pids(): number[] {
     return childrenOf(this.process!.pid!);
   }

@@ -1,12 +1,12 @@
 import { test as base, type Page } from '@playwright/test';
+import { COACH } from './accounts.js';
 import { Running } from './running.js';
 
 export { expect, type Page } from '@playwright/test';
+export { COACH, OTHER_COACH } from './accounts.js';
 
-export const COACH = { email: 'coach@lanternwood.example', password: 'lanternwood-mat-7' };
 /** Pieces of footage and clips in the demo library. */
 export const DEMO_SIZE = [6, 65] as const;
-export const OTHER_COACH = { email: 'coach@tidegate.example', password: 'tidegate-mat-3' };
 
 /** Noise that is no fault: the question who is signed in, asked by somebody who is not; requests while the server is being ended. */
 const isExpected = (text: string): boolean =>

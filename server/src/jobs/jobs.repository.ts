@@ -33,6 +33,17 @@ const DEADLINES_S: Readonly<Record<JobKind, number>> = {
   cut: 3600,
 };
 
+/** Two workers may get into each other's way in the index of what waits; the database then has one of them begin again. */
+const patiently = async <T>(write: () => Promise<T>): Promise<T> => {
+  for (let tries = 1; ; tries++) {
+    try {
+      return await write();
+    } catch (error) {
+      if ((error as { parent?: { code?: string } }).parent?.code !== 'ER_LOCK_DEADLOCK' || tries === 5) throw error;
+    }
+  }
+};
+
 const secondsLeft = (row: Row): number | null => {
   const [progress, from] = [row['progress'] as number, row['startedAt'] as Date | null];
   if (row['state'] !== 'running' || progress < 0.02 || !from) return null;
@@ -61,23 +72,25 @@ export class JobsRepository {
 
   /** Adds a job; one of this kind for this subject that is there already stays as it is. */
   async add(academyId: AcademyId, kind: JobKind, subjectId: string, detail: object | null = null): Promise<void> {
-    await this.models.job.bulkCreate(
-      [
-        {
-          academyId,
-          id: newId(),
-          kind,
-          subjectId,
-          state: 'waiting',
-          heavy: HEAVY.includes(kind),
-          tries: 0,
-          progress: 0,
-          deadlineS: DEADLINES_S[kind],
-          detail,
-          createdAt: new Date(),
-        },
-      ],
-      { ignoreDuplicates: true },
+    await patiently(() =>
+      this.models.job.bulkCreate(
+        [
+          {
+            academyId,
+            id: newId(),
+            kind,
+            subjectId,
+            state: 'waiting',
+            heavy: HEAVY.includes(kind),
+            tries: 0,
+            progress: 0,
+            deadlineS: DEADLINES_S[kind],
+            detail,
+            createdAt: new Date(),
+          },
+        ],
+        { ignoreDuplicates: true },
+      ),
     );
   }
 
@@ -97,22 +110,24 @@ export class JobsRepository {
 
   /** Takes the oldest job that nobody holds, or whose holder has fallen silent. Two workers never get the same one. */
   async claim(worker: string, withHeavy: boolean): Promise<Claimed | undefined> {
-    return this.sequelize.transaction(async (transaction) => {
-      const [row] = await this.sequelize.query<Row>(
-        `SELECT academy_id AS academyId, id, kind, subject_id AS subjectId, tries, deadline_s AS deadlineS FROM jobs
+    return patiently(() =>
+      this.sequelize.transaction(async (transaction) => {
+        const [row] = await this.sequelize.query<Row>(
+          `SELECT academy_id AS academyId, id, kind, subject_id AS subjectId, tries, deadline_s AS deadlineS FROM jobs
          WHERE (state = 'waiting' OR (state = 'running' AND lease_until < UTC_TIMESTAMP(3))) ${withHeavy ? '' : 'AND NOT heavy'}
          ORDER BY created_at, id LIMIT 1 FOR UPDATE SKIP LOCKED`,
-        { type: QueryTypes.SELECT, transaction },
-      );
-      if (!row) return undefined;
-      const claimed = { ...row, tries: (row['tries'] as number) + 1 } as Claimed;
-      await this.sequelize.query(
-        `UPDATE jobs SET state = 'running', worker = :worker, tries = tries + 1, progress = 0, why = NULL, started_at = UTC_TIMESTAMP(3), ended_at = NULL,
+          { type: QueryTypes.SELECT, transaction },
+        );
+        if (!row) return undefined;
+        const claimed = { ...row, tries: (row['tries'] as number) + 1 } as Claimed;
+        await this.sequelize.query(
+          `UPDATE jobs SET state = 'running', worker = :worker, tries = tries + 1, progress = 0, why = NULL, started_at = UTC_TIMESTAMP(3), ended_at = NULL,
            lease_until = UTC_TIMESTAMP(3) + INTERVAL ${LEASE_S} SECOND WHERE academy_id = :academyId AND id = :id`,
-        { replacements: { worker, academyId: claimed.academyId, id: claimed.id }, transaction },
-      );
-      return claimed;
-    });
+          { replacements: { worker, academyId: claimed.academyId, id: claimed.id }, transaction },
+        );
+        return claimed;
+      }),
+    );
   }
 
   private async mine(

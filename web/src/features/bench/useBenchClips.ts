@@ -33,6 +33,11 @@ export const useOnBench = (
         const file = library.files.find((f) => f.id === angle.fileId);
         return file ? [{ angle, file }] : [];
       });
+    // the first is one that was logged on; what is added later is lined up with it
+    const told = new Set(library.attempts.map((a) => a.angleId));
+    cameras.sort(
+      (a, b) => Number(told.has(b.angle.id)) - Number(told.has(a.angle.id)) || (a.angle.id < b.angle.id ? -1 : 1),
+    );
     const allClips = views.filter((v) => v.footage.id === footage.id);
     const ofClip = allClips.find((v) => v.clip.id === clipId)?.angle.id;
     const camera =
