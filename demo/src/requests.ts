@@ -1,3 +1,4 @@
+import { BARE_SHEET } from '@odograph/core';
 import type { NewAngle, NewClip, NewFootage, NewLook, NewPerson } from '@odograph/core/contract';
 import { seededId } from './ids.js';
 import { demoFootage, type DemoClip, type DemoFootage } from './library.js';
@@ -18,6 +19,7 @@ const footageRequest = (f: DemoFootage): NewFootage => ({
   athleteB: f.athletes[1],
   kitA: f.bout.athletes[0].wears,
   kitB: f.bout.athletes[1].wears,
+  ...BARE_SHEET,
 });
 
 const clipRequest = (f: DemoFootage, c: DemoClip): NewClip => ({

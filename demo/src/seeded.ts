@@ -3,6 +3,7 @@ import {
   LIMBS,
   SHIPPED_WORDS,
   shippedWords,
+  BARE_SHEET,
   withChanges,
   type Attempt,
   type Clip,
@@ -188,6 +189,7 @@ export const seededLibrary = (size: SizeName, seed: number, files: readonly Seed
       athleteB: uneven(random, others).id,
       kitA: 'white kit',
       kitB: 'dark kit',
+      ...BARE_SHEET,
     };
     const end = ticks.length - 1;
     const angle = {

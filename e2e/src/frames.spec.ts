@@ -10,8 +10,8 @@ const PIECES = [
   ['Guard class: lapels, sweeps, collars', 'guard-class'],
   ['Leg class: into the legs, slowly', 'leg-class'],
 ] as const;
-const MOVES = 120;
-const MOVES_AS_IT_CAME = 40;
+const MOVES = 80;
+const MOVES_AS_IT_CAME = 30;
 // nothing is written here: the tests may share the workers
 test.describe.configure({ mode: 'parallel' });
 

@@ -1,4 +1,5 @@
 import {
+  BARE_SHEET,
   draftAttempt,
   type Angle,
   type Attempt,
@@ -47,6 +48,7 @@ const footage: Footage = {
   athleteB: 'sten',
   kitA: 'white jacket',
   kitB: 'blue jacket',
+  ...BARE_SHEET,
 };
 const angle: Angle = {
   id: 'angle',

@@ -1,3 +1,4 @@
+import type { ClockAnchor } from '../timecode/index.js';
 import type { ControlKind, Limb, Role } from '../vocabulary/index.js';
 
 export type Side = 'left' | 'right';
@@ -103,7 +104,39 @@ export type Footage = {
   readonly athleteB: string;
   readonly kitA: string;
   readonly kitB: string;
+  readonly ruleset: string;
+  /** Of those who meet: belts, age class, weight, as the event says it. */
+  readonly level: string;
+  readonly place: string;
+  /** What stands around the mat. */
+  readonly surroundings: 'open' | 'edge' | 'wall' | null;
+  /** What bends statistics: an injury, a handicap agreed on, a round begun from a position. */
+  readonly context: string;
+  /** Who of the academy sees it; what the athletes agreed to holds beside. */
+  readonly audience: 'academy' | 'coaches';
+  readonly clock: readonly ClockAnchor[];
+  readonly spans: readonly FootageSpan[];
 };
+
+export const SPAN_KINDS = ['advertising', 'talk', 'dead time'] as const;
+/** A stretch that is no technique, in milliseconds of footage time: passed over in play, not counted as technical time. */
+export type FootageSpan = {
+  readonly fromMs: number;
+  readonly toMs: number;
+  readonly kind: (typeof SPAN_KINDS)[number];
+};
+
+/** A sheet on which nothing more is said than what it must say. */
+export const BARE_SHEET = {
+  ruleset: '',
+  level: '',
+  place: '',
+  surroundings: null,
+  context: '',
+  audience: 'academy',
+  clock: [],
+  spans: [],
+} as const satisfies Partial<Footage>;
 
 /** A range of a file that shows a footage. Footage time (s) = offsetMs / 1000 + (file time − time of `fromFrame`) × rate. */
 export type Angle = {

@@ -3,11 +3,14 @@ import {
   RESETS,
   RESULTS,
   SETTINGS,
+  SPAN_KINDS,
   type Angle,
   type Attempt,
+  type BARE_SHEET,
   type Control,
   type Finish,
   type Footage,
+  type FootageSpan,
   type Instant,
   type ReactionUse,
   type ReasonUse,
@@ -17,8 +20,22 @@ import {
   type State,
   type Subject,
 } from '../attempts/index.js';
+import type { ClockAnchor } from '../timecode/index.js';
 import { CONTROL_KINDS, LIMBS } from '../vocabulary/index.js';
-import { NAME_LIMIT, byKind, calendarDay, editId, frame, id, key, name, password, role, version } from './fields.js';
+import {
+  NAME_LIMIT,
+  byKind,
+  calendarDay,
+  editId,
+  frame,
+  id,
+  key,
+  name,
+  password,
+  role,
+  text,
+  version,
+} from './fields.js';
 
 /** Longest note that is kept, in characters. */
 export const NOTE_LIMIT = 4000;
@@ -188,10 +205,34 @@ export const removal = Joi.object<Removal, true>({ editId: editId(), baseVersion
 export type Undo = { readonly editId: string };
 export const undo = Joi.object<Undo, true>({ editId: editId() });
 
+/** Longest shift between two cameras, in milliseconds: a day. */
+const OFFSET_LIMIT_MS = 86_400_000;
+const CONTEXT_LIMIT = 500;
+const CLOCK_ANCHORS_LIMIT = 200;
+const SPANS_LIMIT = 1000;
+
 export type FootageFields = Pick<
   Footage,
-  'title' | 'setting' | 'logged' | 'live' | 'gi' | 'counted' | 'date' | 'kitA' | 'kitB'
+  'title' | 'setting' | 'logged' | 'live' | 'gi' | 'counted' | 'date' | 'kitA' | 'kitB' | keyof typeof BARE_SHEET
 >;
+
+const footageMs = (): Joi.NumberSchema => Joi.number().min(-OFFSET_LIMIT_MS).max(OFFSET_LIMIT_MS);
+const CLOCK_LIMIT_MS = 100 * 60_000;
+const clockAnchor = Joi.object<ClockAnchor, true>({
+  atMs: footageMs().required(),
+  readingMs: Joi.number().min(0).max(CLOCK_LIMIT_MS).required(),
+  direction: Joi.string().valid('down', 'up').required(),
+  running: Joi.boolean().required(),
+  period: Joi.number().integer().min(1).max(99).required(),
+  lengthMs: Joi.number().min(1000).max(CLOCK_LIMIT_MS).allow(null).required(),
+});
+const span = Joi.object<FootageSpan, true>({
+  fromMs: footageMs().required(),
+  toMs: footageMs().greater(Joi.ref('fromMs')).required(),
+  kind: Joi.string()
+    .valid(...SPAN_KINDS)
+    .required(),
+});
 const footageFields = {
   title: name(),
   setting: Joi.string<Setting>().valid(...SETTINGS),
@@ -202,6 +243,14 @@ const footageFields = {
   date: calendarDay().allow(null),
   kitA: Joi.string().trim().allow('').max(NAME_LIMIT),
   kitB: Joi.string().trim().allow('').max(NAME_LIMIT),
+  ruleset: text(NAME_LIMIT),
+  level: text(NAME_LIMIT),
+  place: text(NAME_LIMIT),
+  surroundings: Joi.string<'open' | 'edge' | 'wall'>().valid('open', 'edge', 'wall').allow(null),
+  context: text(CONTEXT_LIMIT),
+  audience: Joi.string<'academy' | 'coaches'>().valid('academy', 'coaches'),
+  clock: Joi.array<readonly ClockAnchor[]>().items(clockAnchor).max(CLOCK_ANCHORS_LIMIT),
+  spans: Joi.array<readonly FootageSpan[]>().items(span).max(SPANS_LIMIT),
 };
 
 /** A person of the academy by id; one that is not there yet is made with the name given. */
@@ -232,10 +281,16 @@ export const newFootage = Joi.object<NewFootage>({
   date: footageFields.date.default(null),
   kitA: footageFields.kitA.default(''),
   kitB: footageFields.kitB.default(''),
+  ruleset: footageFields.ruleset.default(''),
+  level: footageFields.level.default(''),
+  place: footageFields.place.default(''),
+  surroundings: footageFields.surroundings.default(null),
+  context: footageFields.context.default(''),
+  audience: footageFields.audience.default('academy'),
+  clock: footageFields.clock.default([]),
+  spans: footageFields.spans.default([]),
 });
 
-/** Longest shift between two cameras, in milliseconds: a day. */
-const OFFSET_LIMIT_MS = 86_400_000;
 const RATE_LIMIT = 8;
 
 const angleFields = {

@@ -8,7 +8,8 @@ export const isForAcademy = (person: Pick<Person, 'shownTo'> | undefined): boole
 /** What members who are no coaches see: footage of people who may be shown to them, and nothing of people beyond their names. */
 export const forMembers = (library: Library): Library => {
   const byId = new Map(library.persons.map((p) => [p.id, p]));
-  const isShown = (f: Footage): boolean => isForAcademy(byId.get(f.athleteA)) && isForAcademy(byId.get(f.athleteB));
+  const isShown = (f: Footage): boolean =>
+    f.audience === 'academy' && isForAcademy(byId.get(f.athleteA)) && isForAcademy(byId.get(f.athleteB));
   const footage = library.footage.filter(isShown);
   const shown = new Set(footage.map((f) => f.id));
   const angles = library.angles.filter((a) => shown.has(a.footageId));

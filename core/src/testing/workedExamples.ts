@@ -1,4 +1,4 @@
-import { draftAttempt, type Attempt, type Finish, type Footage, type State } from '../attempts/index.js';
+import { BARE_SHEET, draftAttempt, type Attempt, type Finish, type Footage, type State } from '../attempts/index.js';
 import type { Logged } from '../map/index.js';
 import type { Role } from '../vocabulary/index.js';
 
@@ -17,6 +17,7 @@ const footage = (id: string, setting: Footage['setting']): Footage => ({
   athleteB: `${id} b`,
   kitA: '',
   kitB: '',
+  ...BARE_SHEET,
 });
 
 export const FOOTAGE = {

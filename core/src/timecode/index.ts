@@ -13,4 +13,16 @@ export {
 } from './timetable.js';
 export { angleClock, clockAgainst, fileSeconds, footageSeconds, type AngleClock } from './footageTime.js';
 export { frameOfText } from './clipTime.js';
+export {
+  clockAt,
+  clockContradictions,
+  clockSaid,
+  clockText,
+  clockWish,
+  instantOnClock,
+  type ClockAnchor,
+  type ClockContradiction,
+  type ClockReading,
+  type ClockWish,
+} from './matchClock.js';
 export { packTimes, unpackTimes } from './packedTimes.js';

@@ -1,6 +1,9 @@
 import { Sequelize } from 'sequelize';
 import type { Config } from '../config/config.js';
 
+/** How long a busy machine may take to open a connection, in milliseconds. */
+const CONNECT_MS = 15_000;
+
 /** One pool on the project's own MariaDB. Instants are UTC; days come back as text. */
 export const connect = (config: Config): Sequelize =>
   new Sequelize({
@@ -10,7 +13,7 @@ export const connect = (config: Config): Sequelize =>
     database: config.database.name,
     username: config.database.user,
     password: config.database.password,
-    dialectOptions: { timezone: 'Z', bigIntAsNumber: true, checkNumberRange: false },
+    dialectOptions: { timezone: 'Z', connectTimeout: CONNECT_MS, bigIntAsNumber: true, checkNumberRange: false },
     timezone: '+00:00',
     logging: false,
     pool: { max: 16, min: 0 },

@@ -92,7 +92,7 @@ export class JobRunner implements OnModuleDestroy {
   private async hasTurn(): Promise<boolean> {
     const { host, port, user, password, name } = this.config.database;
     try {
-      this.turn ??= await createConnection({ host, port, user, password, database: name });
+      this.turn ??= await createConnection({ host, port, user, password, database: name, connectTimeout: 15_000 });
       const [row] = await this.turn.query<{ got: bigint | number }[]>('SELECT GET_LOCK(?, 0) AS got', [
         `odograph ${name} ${hostname()}`.slice(0, 64),
       ]);

@@ -57,6 +57,14 @@ export const toFootage = (row: Row): Footage =>
     'athleteB',
     'kitA',
     'kitB',
+    'ruleset',
+    'level',
+    'place',
+    'surroundings',
+    'context',
+    'audience',
+    'clock',
+    'spans',
   );
 export const toAngle = (row: Row): Angle =>
   pick(

@@ -46,7 +46,7 @@ export class MediaRepository {
       const footage = await this.models.footage.findOne({
         where: { academyId: academy, id: angle.get('footageId') as string, deletedAt: null },
       });
-      if (!footage) continue;
+      if (!footage || footage.get('audience') !== 'academy') continue;
       const ids = [footage.get('athleteA') as string, footage.get('athleteB') as string];
       const athletes = await this.models.person.findAll({ where: { academyId: academy, id: ids } });
       if (athletes.length === 2 && athletes.every((a) => isForAcademy(toPerson(a.get({ plain: true }))))) return true;

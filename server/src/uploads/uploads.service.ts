@@ -125,8 +125,8 @@ export class UploadsService {
     const row = await this.uploads.upload(academyId, id);
     if (!row || row.state !== 'reading') return;
     const refuse = async (why: string): Promise<void> => {
-      await this.uploads.set(academyId, id, { state: 'refused', why });
       await this.clear(id);
+      await this.uploads.set(academyId, id, { state: 'refused', why });
     };
     const incoming = this.store.incoming(id);
     // cut short between moving the file and writing it down, it lies in its place already

@@ -17,6 +17,14 @@ const STEPS: readonly (readonly [up: string, down: string])[] = [
       DROP COLUMN IF EXISTS has_sound, DROP COLUMN IF EXISTS seconds, DROP COLUMN IF EXISTS cut_off`,
   ],
   [
+    `ALTER TABLE footage ADD COLUMN IF NOT EXISTS ruleset VARCHAR(120) NOT NULL DEFAULT '', ADD COLUMN IF NOT EXISTS level VARCHAR(120) NOT NULL DEFAULT '',
+      ADD COLUMN IF NOT EXISTS place VARCHAR(120) NOT NULL DEFAULT '', ADD COLUMN IF NOT EXISTS surroundings ENUM('open','edge','wall') NULL,
+      ADD COLUMN IF NOT EXISTS context VARCHAR(500) NOT NULL DEFAULT '', ADD COLUMN IF NOT EXISTS audience ENUM('academy','coaches') NOT NULL DEFAULT 'academy',
+      ADD COLUMN IF NOT EXISTS clock JSON NOT NULL DEFAULT '[]', ADD COLUMN IF NOT EXISTS spans JSON NOT NULL DEFAULT '[]'`,
+    `ALTER TABLE footage DROP COLUMN IF EXISTS ruleset, DROP COLUMN IF EXISTS level, DROP COLUMN IF EXISTS place, DROP COLUMN IF EXISTS surroundings,
+      DROP COLUMN IF EXISTS context, DROP COLUMN IF EXISTS audience, DROP COLUMN IF EXISTS clock, DROP COLUMN IF EXISTS spans`,
+  ],
+  [
     `CREATE TABLE IF NOT EXISTS uploads (academy_id ${ID} NOT NULL, id ${ID} NOT NULL, account_id ${ID} NULL, name VARCHAR(255) NOT NULL,
       size_bytes BIGINT UNSIGNED NOT NULL, source ENUM('browser','inbox','phone') NOT NULL DEFAULT 'browser',
       state ENUM('coming','reading','taken','refused') NOT NULL DEFAULT 'coming', sha256 ${HASH} NULL, why VARCHAR(400) NULL,

@@ -8,6 +8,7 @@ import { ToBin } from '../bin/index.js';
 import { editQueued, useEdit, useLibrary, useMayWrite } from '../library/index.js';
 import { FrameVideo, SPEEDS, usePlayer } from '../player/index.js';
 import { BENCH_TEXT as T, PHRASE_KEYS, PICTURE_KEYS } from './bench.text.js';
+import { AskLine } from './AskLine.js';
 import { ClipsHere } from './ClipsHere.js';
 import { CourseLine } from './CourseLine.js';
 import type { Edge } from './EdgeHandle.js';
@@ -17,6 +18,7 @@ import { Phrase } from './Phrase.js';
 import { Said } from './Said.js';
 import { useOnBench, type OnBench } from './useBenchClips.js';
 import { useCameras } from './useCameras.js';
+import { useClock } from './useClock.js';
 import { useLineUp } from './useLineUp.js';
 import { usePictureKeys, type KeyTable } from './usePictureKeys.js';
 
@@ -67,6 +69,8 @@ const Table = ({ bench }: { readonly bench: OnBench }): React.JSX.Element => {
   const { player, state, table } = handle;
   const cameras = useCameras(bench, table, state.frame, selected);
   const lineUp = useLineUp(bench, table, state.frame);
+  const clock = useClock(bench, table, state.frame);
+  const [asking, setAsking] = useState<'go to' | 'clock' | null>(null);
   /** The camera is only in the address where there are several. */
   const here: Record<string, string> = bench.cameras.length > 1 ? { camera: bench.angle.id } : {};
 
@@ -81,6 +85,17 @@ const Table = ({ bench }: { readonly bench: OnBench }): React.JSX.Element => {
   const toPicture = (): void => {
     (document.activeElement as HTMLElement | null)?.blur();
     root.current?.focus();
+  };
+  const leaveAsking = (): void => {
+    setAsking(null);
+    toPicture();
+  };
+  const goTo = (text: string): boolean => {
+    const to = clock.frameOf(text);
+    if (to === undefined || !table) return false;
+    player?.pause();
+    player?.seek(Math.min(to, frameCount(table) - 1));
+    return true;
   };
   const toPhrase = (): void =>
     root.current?.querySelectorAll<HTMLInputElement>('[data-testid=phrase] input')[1]?.focus();
@@ -152,6 +167,7 @@ const Table = ({ bench }: { readonly bench: OnBench }): React.JSX.Element => {
     },
     l: toggleLoop,
     s: () => player?.setSpeed(SPEEDS[(SPEEDS.findIndex((s) => s === state.speed) + 1) % SPEEDS.length]!),
+    g: () => setAsking('go to'),
     ...(bench.cameras.length > 1 ? { c: cameras.next } : {}),
   };
   const writingKeys: KeyTable = {
@@ -164,6 +180,7 @@ const Table = ({ bench }: { readonly bench: OnBench }): React.JSX.Element => {
       if (isShown) setLeaving(selected.clip.id);
       else toBin(selected.clip.id);
     },
+    t: () => setAsking('clock'),
     'ctrl+z': () => edit({ kind: 'undo' }),
     ...(cameras.uncut ? { k: cameras.cutHere } : {}),
     ...(lineUp.first ? { ',': () => lineUp.nudge(-1), '.': () => lineUp.nudge(1) } : {}),
@@ -191,6 +208,7 @@ const Table = ({ bench }: { readonly bench: OnBench }): React.JSX.Element => {
           <FrameVideo
             handle={handle}
             label={bench.footage.title}
+            clock={clock.says}
             manner={[state.loop ? T.looping : '', T.speed[state.speed] ?? ''].filter(Boolean).join(', ')}
           />
         </Box>
@@ -203,6 +221,7 @@ const Table = ({ bench }: { readonly bench: OnBench }): React.JSX.Element => {
               onSelect={select}
               onCamera={cameras.show}
               lineUp={mayWrite ? lineUp : undefined}
+              clock={mayWrite ? clock : undefined}
             />
           ) : (
             <Box padding="4">{T.loading}</Box>
@@ -212,7 +231,15 @@ const Table = ({ bench }: { readonly bench: OnBench }): React.JSX.Element => {
       {leaving !== null && leaving === selectedId && (
         <ToBin what="clip" id={leaving} name={T.thisClip} onYes={() => toBin(leaving)} onNo={() => setLeaving(null)} />
       )}
-      {selected && !mayWrite ? (
+      {asking ? (
+        <AskLine
+          key={asking}
+          {...(asking === 'clock'
+            ? { label: T.clock, hint: T.clockHint, refusal: T.clockRefusal, onSaid: clock.note }
+            : { label: T.goTo, hint: T.goToHint, refusal: T.goToRefusal, onSaid: goTo })}
+          onLeave={leaveAsking}
+        />
+      ) : selected && !mayWrite ? (
         <Said view={selected} />
       ) : selected ? (
         <Phrase

@@ -4,8 +4,10 @@ import { useEffect, useRef } from 'react';
 import { Choice, Heading, Mono, PickRow, ResultMark, Sentence } from '../../design/index.js';
 import type { ClipView } from '../library/index.js';
 import { BENCH_TEXT as T } from './bench.text.js';
+import { ClockHere } from './ClockHere.js';
 import { LineUpPanel } from './LineUpPanel.js';
 import type { OnBench } from './useBenchClips.js';
+import type { MatchClock } from './useClock.js';
 import type { LineUp } from './useLineUp.js';
 
 type Props = {
@@ -16,6 +18,7 @@ type Props = {
   readonly onCamera: (angleId: string) => void;
   /** How the camera in hand is lined up; nothing for somebody who only watches. */
   readonly lineUp: LineUp | undefined;
+  readonly clock: MatchClock | undefined;
 };
 
 const Row = ({
@@ -56,7 +59,15 @@ const Row = ({
 };
 
 /** The clips of the footage on the bench, as sentences, in the order in which things happened. */
-export const ClipsHere = ({ bench, table, selectedId, onSelect, onCamera, lineUp }: Props): React.JSX.Element => {
+export const ClipsHere = ({
+  bench,
+  table,
+  selectedId,
+  onSelect,
+  onCamera,
+  lineUp,
+  clock,
+}: Props): React.JSX.Element => {
   const drafts = bench.clips.filter((v) => v.missing.length > 0).length;
   return (
     <Box as="section" aria-label="Clips of this footage" height="100%" overflowY="auto" borderLeftWidth="1px">
@@ -86,6 +97,7 @@ export const ClipsHere = ({ bench, table, selectedId, onSelect, onCamera, lineUp
             {lineUp && <LineUpPanel angle={bench.angle} lineUp={lineUp} />}
           </Box>
         )}
+        {clock && <ClockHere clock={clock} />}
         <Box fontSize="14px" color="inkSoft" marginTop="1" data-testid="clip-count">
           {T.count(bench.clips.length, drafts)}
         </Box>

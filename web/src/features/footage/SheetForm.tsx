@@ -133,7 +133,59 @@ export const SheetForm = ({
             onChange={(logged) => set({ logged })}
           />
         </Flex>
-        <Box color="inkSoft" fontSize="14px" marginBottom="5">
+        <Flex gap="8" marginTop="5" marginBottom="5">
+          {(
+            [
+              ['ruleset', T.ruleset, T.rulesetHint],
+              ['level', T.level, T.levelHint],
+              ['place', T.place, ''],
+            ] as const
+          ).map(([field, label, hint]) => (
+            <Labelled key={field} label={label}>
+              <Ruled
+                name={field}
+                maxLength={120}
+                placeholder={hint}
+                value={sheet[field]}
+                onChange={(e) => set({ [field]: e.target.value })}
+              />
+            </Labelled>
+          ))}
+        </Flex>
+        <Flex gap="8" marginBottom="5" wrap="wrap">
+          <Choice
+            label={T.surroundings}
+            name="surroundings"
+            value={sheet.surroundings}
+            options={[
+              ['', 'not said'],
+              ['open', 'open mat'],
+              ['edge', 'an edge'],
+              ['wall', 'a wall'],
+            ]}
+            onChange={(surroundings) => set({ surroundings })}
+          />
+          <Choice
+            label={T.audience}
+            name="audience"
+            value={sheet.audience}
+            options={[
+              ['academy', 'the academy'],
+              ['coaches', 'coaches only'],
+            ]}
+            onChange={(audience) => set({ audience })}
+          />
+        </Flex>
+        <Labelled label={T.context}>
+          <Ruled
+            name="context"
+            maxLength={500}
+            placeholder={T.contextHint}
+            value={sheet.context}
+            onChange={(e) => set({ context: e.target.value })}
+          />
+        </Labelled>
+        <Box color="inkSoft" fontSize="14px" marginTop="4" marginBottom="5">
           {T.loggedHint} {T.consent}
         </Box>
         {failure && (

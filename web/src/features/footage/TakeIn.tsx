@@ -30,6 +30,8 @@ export const TakeIn = ({ fileId, fileName, isTaken, onDone, children }: Props): 
       ...fieldsOf(sheet),
       live: true,
       counted: true,
+      clock: [],
+      spans: [],
       athleteA: athleteRef(sheet.first, persons),
       athleteB: athleteRef(sheet.second, persons),
     });

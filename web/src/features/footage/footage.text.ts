@@ -45,5 +45,14 @@ export const FOOTAGE_TEXT = {
   loggedHint:
     'Throughout: every attempt of both sides gets a clip, so rates can be given. Picked: only some, so no rate follows.',
   date: 'Day',
+  ruleset: 'Rules',
+  rulesetHint: 'points, five minutes',
+  level: 'Level',
+  levelHint: 'adults, violet belts, under 76 kg',
+  place: 'Place',
+  surroundings: 'Around the mat',
+  audience: 'Who may see it',
+  context: 'What bends the figures',
+  contextHint: 'an injury, a handicap, a round begun from a position',
   consent: 'Only people who agreed may be filmed; for minors their guardians.',
 } as const;

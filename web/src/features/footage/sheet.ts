@@ -13,6 +13,12 @@ export type Sheet = {
   readonly gi: boolean;
   readonly logged: Footage['logged'];
   readonly date: string;
+  readonly ruleset: string;
+  readonly level: string;
+  readonly place: string;
+  readonly surroundings: 'open' | 'edge' | 'wall' | '';
+  readonly context: string;
+  readonly audience: Footage['audience'];
 };
 
 /** A fresh sheet for a file: its name, without the ending, as the title. */
@@ -29,11 +35,17 @@ export const sheetForFile = (fileName: string): Sheet => ({
   gi: true,
   logged: 'picked',
   date: '',
+  ruleset: '',
+  level: '',
+  place: '',
+  surroundings: '',
+  context: '',
+  audience: 'academy',
 });
 
 export const sheetOf = (footage: Footage, persons: Library['persons']): Sheet => {
   const name = (id: string): string => persons.find((p) => p.id === id)?.name ?? '';
-  const { title, kitA, kitB, setting, gi, logged } = footage;
+  const { title, kitA, kitB, setting, gi, logged, ruleset, level, place, context, audience } = footage;
   return {
     title,
     kitA,
@@ -44,6 +56,12 @@ export const sheetOf = (footage: Footage, persons: Library['persons']): Sheet =>
     first: name(footage.athleteA),
     second: name(footage.athleteB),
     date: footage.date ?? '',
+    ruleset,
+    level,
+    place,
+    surroundings: footage.surroundings ?? '',
+    context,
+    audience,
   };
 };
 
@@ -66,7 +84,7 @@ export const athleteRef = (name: string, persons: Library['persons']): AthleteRe
   return { id: known?.id ?? newId(), name: known?.name ?? wanted };
 };
 
-export const fieldsOf = (sheet: Sheet): Omit<FootageFields, 'live' | 'counted'> => ({
+export const fieldsOf = (sheet: Sheet): Omit<FootageFields, 'live' | 'counted' | 'clock' | 'spans'> => ({
   title: sheet.title.trim(),
   setting: sheet.setting,
   logged: sheet.logged,
@@ -74,4 +92,10 @@ export const fieldsOf = (sheet: Sheet): Omit<FootageFields, 'live' | 'counted'> 
   date: sheet.date || null,
   kitA: sheet.kitA.trim(),
   kitB: sheet.kitB.trim(),
+  ruleset: sheet.ruleset.trim(),
+  level: sheet.level.trim(),
+  place: sheet.place.trim(),
+  surroundings: sheet.surroundings || null,
+  context: sheet.context.trim(),
+  audience: sheet.audience,
 });

@@ -8,11 +8,14 @@ export const FrameVideo = ({
   handle,
   label,
   manner,
+  clock,
 }: {
   readonly handle: PlayerHandle;
   readonly label: string;
   /** How it is being played, beside the time. */
   readonly manner?: string;
+  /** What the clock of the match showed then. */
+  readonly clock?: string;
 }): React.JSX.Element => {
   const { state, table, src, onScreen } = handle;
   return (
@@ -52,6 +55,11 @@ export const FrameVideo = ({
           color="#efebdf"
           background="rgba(12, 14, 12, 0.72)"
         >
+          {clock && (
+            <Box as="span" marginRight="3" data-testid="match-clock">
+              {clock}
+            </Box>
+          )}
           {manner && (
             <Box as="span" fontFamily="heading" marginRight="3" data-testid="manner">
               {manner}

@@ -1,0 +1,38 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { clockText } from '@odograph/core';
+import { Action, Mono } from '../../design/index.js';
+import { BENCH_TEXT as T } from './bench.text.js';
+import type { MatchClock } from './useClock.js';
+
+/** What was read from the clock of the match, and what of it does not agree. */
+export const ClockHere = ({ clock }: { readonly clock: MatchClock }): React.JSX.Element | null => {
+  if (!clock.anchors.length) return null;
+  return (
+    <Box fontSize="14px" marginTop="2" data-testid="clock-here">
+      <Flex gap="1.5" wrap="wrap" alignItems="baseline">
+        <Box as="span" color="inkSoft">
+          {T.clockRead}
+        </Box>
+        {clock.anchors.map((anchor) => (
+          <Action
+            key={anchor.atMs}
+            tone="quiet"
+            fontSize="13px"
+            paddingBlock="0"
+            aria-label={T.forgetReading(clockText(anchor.readingMs))}
+            title={T.forgetReading(clockText(anchor.readingMs))}
+            onClick={() => clock.forget(anchor)}
+          >
+            <Mono>{clockText(anchor.readingMs)}</Mono>
+            {!anchor.running && T.stopped} ×
+          </Action>
+        ))}
+      </Flex>
+      {clock.contradictions.map((text) => (
+        <Box key={text} role="alert" color="caution">
+          {text}
+        </Box>
+      ))}
+    </Box>
+  );
+};
