@@ -1,8 +1,9 @@
 import { createHash } from 'node:crypto';
 import { readFileSync, statSync } from 'node:fs';
+import type { Library } from '@odograph/core';
 import { frameShown } from './support/strip.js';
-import { DEMO_SIZE, expect, frameSaid, settled, signIn, test, type Page } from './support/test.js';
-import { madeOf } from './support/video.js';
+import { DEMO_SIZE, expect, frameSaid, openBench, settled, signIn, test, type Page } from './support/test.js';
+import { madeOf, numbersIn } from './support/video.js';
 
 test.use({ product: 'intake' });
 
@@ -128,4 +129,42 @@ test('when a second camera is taken in, it should be lined up from the sound, an
   // the first camera films 25 a second and began that much earlier
   const first = await frameSaid(page);
   expect(Math.abs(first / 25 - (starts + before / 30))).toBeLessThan(1 / 25);
+});
+
+test('when the clock is noted once, a reading should lead to its frame, and a reel of clips be read off its strip', async ({
+  page,
+  running,
+}) => {
+  test.setTimeout(120_000);
+  await signIn(page, running.url);
+  await openBench(page, 'Harbour Open, second round');
+  await page.keyboard.press('t');
+  await page.getByLabel('The clock shows').fill('2:00');
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('match-clock')).toHaveText('2:00 left');
+  await page.keyboard.press('g');
+  await page.getByLabel('Go to').fill('1:48 left');
+  await page.keyboard.press('Enter');
+  await settled(page);
+  await expect(page.getByTestId('match-clock')).toHaveText('1:48 left');
+  // twelve seconds of 30000/1001 frames
+  expect(Math.abs((await frameSaid(page)) - (12 * 30_000) / 1001)).toBeLessThanOrEqual(1);
+  expect(await frameShown(page, 'screen')).toBe(await frameSaid(page));
+  await page.keyboard.press('t');
+  await page.getByLabel('The clock shows').fill('1:40');
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('clock-here').getByRole('alert')).toContainText('do not agree');
+
+  await page.goto(`${running.url}/clips?text=${encodeURIComponent('Thursday sparring')}`);
+  await page.getByRole('button', { name: 'Save as a video' }).click();
+  const take = page.getByRole('link', { name: 'Take the video' });
+  await expect(take).toBeVisible({ timeout: 60_000 });
+  const library = (await (await page.request.get(`${running.url}/api/library`)).json()) as Library;
+  const ids = await page.locator('[data-clip]').evaluateAll((rows) => rows.map((r) => r.getAttribute('data-clip')));
+  const expected = ids.flatMap((id) => {
+    const clip = library.clips.find((c) => c.id === id)!;
+    return Array.from({ length: clip.out.frame - clip.in.frame }, (_, i) => clip.in.frame + i);
+  });
+  const video = await (await page.request.get(`${running.url}${await take.getAttribute('href')}`)).body();
+  expect(numbersIn(video)).toEqual(expected);
 });

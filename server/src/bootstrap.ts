@@ -16,6 +16,7 @@ import type { Config } from './config/config.js';
 import { ownOriginOnly } from './config/origin.js';
 import { migrateUp } from './database/migrate.js';
 import { RefusalFilter } from './errors/refusal.filter.js';
+import { MediaService } from './media/media.service.js';
 import { INCOMING_PATH, incoming } from './uploads/incoming.js';
 import { UploadsService } from './uploads/uploads.service.js';
 
@@ -83,6 +84,7 @@ export const bootstrap = async (config: Config): Promise<NestExpressApplication>
   app.useBodyParser('json', { limit: '512kb' });
   app.useGlobalFilters(new RefusalFilter(log));
   await migrateUp(app.get(Sequelize));
+  await app.get(MediaService).renew();
   await app.get(BinService).keepEmptying((error) => log.error({ err: error }, 'the bin could not be emptied'));
   return app;
 };

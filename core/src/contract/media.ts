@@ -52,5 +52,15 @@ export const uploadDone = Joi.object<UploadDone, true>({
   sha256: Joi.string().hex().length(64).lowercase().required(),
 });
 
+/** Clips that go into one video at most. */
+export const CUT_LIMIT = 60;
+/** Clips one after the other as one video, cut from the originals exactly to the frame. */
+export type NewCut = { readonly id: string; readonly clipIds: readonly string[]; readonly format: 'mp4' | 'webm' };
+export const newCut = Joi.object<NewCut>({
+  id: id().required(),
+  clipIds: Joi.array().items(id().required()).min(1).max(CUT_LIMIT).required(),
+  format: Joi.string().valid('mp4', 'webm').required(),
+});
+
 export const UPLOAD_LIMIT_BYTES = 32 * 2 ** 30;
 export const uploadId = id().required().label('id');

@@ -1,5 +1,5 @@
 import { execFileSync } from 'node:child_process';
-import { mkdtempSync } from 'node:fs';
+import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
@@ -29,4 +29,27 @@ export const madeOf = (
     path,
   ]);
   return path;
+};
+
+/** The number in the strip of every picture of a video. */
+export const numbersIn = (video: Buffer): readonly number[] => {
+  const path = join(folder, 'numbers');
+  writeFileSync(path, video);
+  const [width, height] = [320, 180];
+  const grey = execFileSync(
+    'ffmpeg',
+    [
+      ...['-nostdin', '-v', 'error', '-i', path, '-vf', `scale=${width}:${height},format=gray`],
+      ...['-fps_mode', 'passthrough', '-f', 'rawvideo', 'pipe:1'],
+    ],
+    { maxBuffer: 2 ** 30 },
+  );
+  const size = width * height;
+  const isLight = (at: number): number => (grey[at]! > 128 ? 1 : 0);
+  return Array.from({ length: grey.length / size }, (_, n) =>
+    Array.from({ length: 20 }, (__, i) => isLight(n * size + 4 * width + (i + 1) * 8 + 4)).reduce(
+      (sum, bit) => sum * 2 + bit,
+      0,
+    ),
+  );
 };

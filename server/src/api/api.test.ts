@@ -95,6 +95,7 @@ const EXAMPLES: Readonly<Record<string, () => Record<string, unknown>>> = {
   }),
   'PATCH /api/angles/{id}': () => ({ editId: newId(), baseVersion: 1, changes: { offsetMs: 10, rate: 1 } }),
   'DELETE /api/angles/{id}': () => ({ editId: newId(), baseVersion: 1 }),
+  'POST /api/cuts': () => ({ id: newId(), clipIds: [newId()], format: 'mp4' }),
   'POST /api/uploads/{id}/done': () => ({ sha256: '0'.repeat(64) }),
   'PATCH /api/footage/{id}': () => ({
     editId: newId(),
@@ -255,6 +256,8 @@ describe('every route', () => {
     const { academy } = await libraryOf(head);
     const jobs = app.app.get(JobsRepository);
     await jobs.add(academy.id as AcademyId, 'proxy', file.id);
+    const cutId = newId();
+    await head.ask('POST', '/api/cuts', { id: cutId, clipIds: [newId()], format: 'mp4' });
     const jobId = (await jobs.of(academy.id as AcademyId, 'proxy', file.id))!.id;
     const id = newId();
     await head.ask('POST', '/api/invitations', { id, email: 'open@room.example', role: 'coach' });
@@ -263,6 +266,7 @@ describe('every route', () => {
       angles: angleId,
       uploads: uploadId,
       jobs: jobId,
+      cuts: cutId,
       footage: footage.id,
       clips: clip.id,
       attempts: attempt.id,

@@ -1,5 +1,6 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { UploadsService } from '../uploads/uploads.service.js';
+import { Cuts } from './cuts.js';
 import type { Claimed } from './jobs.repository.js';
 import { Prepare, type AtWork } from './prepare.js';
 
@@ -9,6 +10,7 @@ export class Handlers {
   constructor(
     @Inject(Prepare) private readonly prepare: Prepare,
     @Inject(UploadsService) private readonly uploads: UploadsService,
+    @Inject(Cuts) private readonly cuts: Cuts,
   ) {}
 
   do({ academyId, kind, subjectId }: Claimed, work: AtWork): Promise<void> {
@@ -22,7 +24,7 @@ export class Handlers {
       case 'sound':
         return this.prepare.sound(academyId, subjectId, work);
       case 'cut':
-        throw new Error('not built yet');
+        return this.cuts.cut(academyId, subjectId, work);
     }
   }
 }

@@ -182,9 +182,10 @@ export class JobsRepository {
     return rows.map(toJob);
   }
 
-  async detail(academyId: AcademyId, id: string): Promise<unknown> {
-    const row = await this.models.job.findOne({ where: { academyId, id } });
-    return row?.get('detail');
+  /** What a job was asked for. */
+  async detail(academyId: AcademyId, kind: JobKind, subjectId: string): Promise<unknown> {
+    const row = await this.models.job.findOne({ where: { academyId, kind, subjectId } });
+    return row?.get('detail') ?? undefined;
   }
 
   async job(academyId: AcademyId, id: string): Promise<Job | undefined> {

@@ -1,4 +1,4 @@
-import { readFileSync } from 'node:fs';
+import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { setTimeout as pause } from 'node:timers/promises';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
@@ -6,6 +6,7 @@ import { alignEnvelopes, frameStartS, unpackTimes, type MediaFile, type TimeTabl
 import type { Job, Prepared, UnderWay } from '@odograph/core/contract';
 import { v7 as newId } from 'uuid';
 import { probe } from '../media/probe.js';
+import { clipRequest } from '../testing/requests.js';
 import { COACH, DEMO_FOLDER, TestApp, type Client } from '../testing/testApp.js';
 import { made, numbersIn } from '../testing/video.js';
 
@@ -229,4 +230,42 @@ describe('what is made of a file', () => {
     await ended(file);
     expect(JSON.parse(Buffer.from(await bytes(`/api/files/${file.id}/look`)).toString())).toMatchObject({ cuts: [50] });
   }, 60_000);
+
+  test.each(['mp4', 'webm'] as const)(
+    'when clips of several files are cut out as %s, the video should hold exactly their frames, one after the other',
+    async (format) => {
+      const pieces = [];
+      for (const [name, from, to] of [
+        ['a variable rate', 5, 19],
+        ['a start that is not zero', 3, 22],
+        ['key frames far apart and many B-frames', 11, 12],
+      ] as const) {
+        const { file, source } = taken.get(name)!;
+        const angleId = newId();
+        await coach.ask('POST', '/api/footage', {
+          ...{ editId: newId(), id: newId(), angleId, fileId: file.id, title: name, setting: 'training', gi: true },
+          ...{ athleteA: { id: newId(), name: 'Orla Venn' }, athleteB: { id: newId(), name: 'Sten Abara' } },
+        });
+        const request = clipRequest(angleId);
+        await coach.ask('POST', '/api/clips', {
+          ...request,
+          clip: { ...request.clip, inFrame: from, outFrame: to },
+        });
+        pieces.push({ clipId: request.clip.id, numbers: (await numbersIn(source)).slice(from, to) });
+      }
+      const id = newId();
+      const clipIds = pieces.map((p) => p.clipId);
+      expect((await coach.ask('POST', '/api/cuts', { id, clipIds, format })).status).toBe(204);
+      for (;;) {
+        const [job] = await jobsOf(id);
+        expect(job?.why ?? null).toBeNull();
+        if (job?.state === 'done') break;
+        await pause(50);
+      }
+      const path = await made(`got.${format}`, '-f', 'lavfi', '-i', 'color=s=16x16:d=0.1');
+      writeFileSync(path, await bytes(`/api/cuts/${id}`));
+      expect(await numbersIn(path)).toEqual(pieces.flatMap((p) => p.numbers));
+    },
+    60_000,
+  );
 });

@@ -27,6 +27,14 @@ export class MediaRepository {
     return true;
   }
 
+  async all(): Promise<readonly { readonly academyId: AcademyId; readonly file: MediaFile }[]> {
+    const rows = await this.models.file.findAll();
+    return rows.map((row) => ({
+      academyId: row.get('academyId') as AcademyId,
+      file: toFile(row.get({ plain: true })),
+    }));
+  }
+
   async isShown(academy: AcademyId, id: string): Promise<boolean> {
     return (await this.models.angle.count({ where: { academyId: academy, fileId: id } })) > 0;
   }

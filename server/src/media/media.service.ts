@@ -118,6 +118,11 @@ export class MediaService {
     await this.store.writeTimes(academy, file.id, times);
   }
 
+  /** Brings what lies beside the files to this version. */
+  async renew(): Promise<void> {
+    for (const { academyId, file } of await this.files.all()) await this.store.renewTimes(academyId, file);
+  }
+
   async prepared(academy: AcademyId, fileId: string): Promise<Prepared> {
     const [proxy, look, sound] = await Promise.all(
       (['proxy.mp4', 'look.json', 'sound'] as const).map((name) => this.store.isMade(academy, fileId, name)),

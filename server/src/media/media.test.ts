@@ -1,10 +1,11 @@
 import { execFileSync } from 'node:child_process';
-import { mkdtempSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdtempSync, readFileSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { unpackTimes, type MediaFile } from '@odograph/core';
 import { v7 as newId } from 'uuid';
+import { MediaService } from './media.service.js';
 import { libraryOf } from '../testing/requests.js';
 import { COACH, DEMO_FILES, TestApp, demoVideo, type Client } from '../testing/testApp.js';
 
@@ -58,6 +59,18 @@ describe('media', () => {
       expect(file.frames).toBe(ticks.length);
     },
   );
+
+  test('when an earlier version kept times as JSON, they should be packed at the start and be the same', async () => {
+    const { body } = await take('x.mp4', video);
+    const { id } = body as MediaFile;
+    const ticks = await ticksOf(id);
+    const deltas = ticks.map((t, i) => (i === 0 ? t : t - ticks[i - 1]!));
+    writeFileSync(app.path(id, 'times.json'), JSON.stringify({ deltas }));
+    rmSync(app.path(id, 'times'));
+    await app.app.get(MediaService).renew();
+    expect(await ticksOf(id)).toEqual(ticks);
+    expect(existsSync(app.path(id, 'times.json'))).toBe(false);
+  });
 
   test('when a browser asks for a part, that part should come, never to be kept by others', async () => {
     const { body } = await take('x.mp4', video);

@@ -6,7 +6,7 @@ import type { Readable } from 'node:stream';
 import { Transform } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { Inject, Injectable } from '@nestjs/common';
-import { packTimes, unpackTimes, type TimeTable } from '@odograph/core';
+import { packTimes, timeTableOfDeltas, unpackTimes, type MediaFile, type TimeTable } from '@odograph/core';
 import { CONFIG, type Config } from '../config/config.js';
 import type { AcademyId } from '../database/academyId.js';
 import { Refused } from '../errors/refused.js';
@@ -65,6 +65,11 @@ export class MediaStore {
     return join(this.config.dataDir, 'incoming', id);
   }
 
+  /** Where clips that were cut out lie. */
+  cut(academy: AcademyId, id: string, format: string): string {
+    return join(this.config.dataDir, 'cuts', academy, `${id}.${format}`);
+  }
+
   /** Folders in which nothing stays: what comes in, what is being made. */
   passing(): readonly string[] {
     return ['incoming', 'working'].map((name) => join(this.config.dataDir, name));
@@ -120,6 +125,19 @@ export class MediaStore {
     const path = this.made(academy, fileId, of);
     await writeFile(`${path}.part`, packTimes(times), { flush: true });
     await rename(`${path}.part`, path);
+  }
+
+  /** Packs presentation times that an earlier version kept as JSON; nothing where that is done. */
+  async renewTimes(
+    academy: AcademyId,
+    { id, timeBaseNum, timeBaseDen }: Pick<MediaFile, 'id' | 'timeBaseNum' | 'timeBaseDen'>,
+  ): Promise<void> {
+    const before = join(this.folder(academy, id), 'times.json');
+    const text = await readFile(before, 'utf8').catch(() => undefined);
+    if (text === undefined) return;
+    const { deltas } = JSON.parse(text) as { readonly deltas: readonly number[] };
+    await this.writeTimes(academy, id, timeTableOfDeltas(deltas, timeBaseNum, timeBaseDen));
+    await rm(before);
   }
 
   async times(academy: AcademyId, fileId: string, of: 'times' | 'proxy.times' = 'times'): Promise<TimeTable> {

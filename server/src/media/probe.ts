@@ -145,6 +145,17 @@ export const frameTimes = async (
   return ticks;
 };
 
+/** When a container says that it begins, in seconds; 0 where it does not say. */
+export const startOf = async (path: string, demuxer: Container['demuxer']): Promise<number> => {
+  let said = '';
+  await runTool(
+    'ffprobe',
+    ['-v', 'error', ...inputGuard(demuxer), '-show_entries', 'format=start_time', '-of', 'csv=p=0', `file:${path}`],
+    { seconds: LIMIT_S, onOutput: (chunk) => (said += chunk.toString()) },
+  );
+  return Number.parseFloat(said) || 0;
+};
+
 const isTurned = (stream: Stream): boolean =>
   Math.abs(stream.side_data_list?.find((d) => d.rotation !== undefined)?.rotation ?? 0) % 180 === 90;
 

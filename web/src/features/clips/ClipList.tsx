@@ -14,6 +14,7 @@ import { FilterSentence } from './FilterSentence.js';
 import { ORDERS, ordered, type Order } from './order.js';
 import { ReadList } from './ReadList.js';
 import { SaveList } from './SaveList.js';
+import { SaveVideo } from './SaveVideo.js';
 
 const ORDER_NAMES = ORDERS.map((order) => [order, order] as const);
 
@@ -63,6 +64,7 @@ export const ClipList = (): React.JSX.Element => {
           {isFiltered ? `${shown.length} of ${views.length}` : views.length}
         </Box>
         <Box flex="1" />
+        {mayWrite && <SaveVideo shown={shown} />}
         <SaveList shown={shown} />
         {mayWrite && (
           <PickFile accept=".csv,text/csv" testId="clips-picker" onText={setList}>

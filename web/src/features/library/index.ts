@@ -5,6 +5,7 @@ export {
   useForgetUploadMutation,
   useJobAgainMutation,
   useLibraryQuery,
+  useMakeCutMutation,
   useMeQuery,
   useNewAngleMutation,
   useNewFootageMutation,

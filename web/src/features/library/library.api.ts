@@ -1,6 +1,15 @@
 import { original } from '@reduxjs/toolkit';
 import { unpackTimes, type Attempt, type Library, type TimeTable } from '@odograph/core';
-import type { Changed, LibraryPart, Me, NewAngle, NewFootage, Prepared, UnderWay } from '@odograph/core/contract';
+import type {
+  Changed,
+  LibraryPart,
+  Me,
+  NewAngle,
+  NewCut,
+  NewFootage,
+  Prepared,
+  UnderWay,
+} from '@odograph/core/contract';
 import { serverApi } from './server.api.js';
 import { mergeChanged } from './merge.js';
 
@@ -81,6 +90,7 @@ export const libraryApi = serverApi.injectEndpoints({
     forgetUpload: build.mutation<void, string>({
       query: (id) => ({ url: `uploads/${id}`, method: 'DELETE' }),
     }),
+    makeCut: build.mutation<void, NewCut>({ query: (body) => ({ url: 'cuts', method: 'POST', body }) }),
     cancelJob: build.mutation<void, string>({ query: (id) => ({ url: `jobs/${id}`, method: 'DELETE' }) }),
     jobAgain: build.mutation<void, string>({ query: (id) => ({ url: `jobs/${id}/again`, method: 'POST' }) }),
     /** Any edit: what it touched is laid into the library that is here. */
@@ -107,6 +117,7 @@ export const {
   useUnderWayQuery,
   useForgetUploadMutation,
   useCancelJobMutation,
+  useMakeCutMutation,
   useJobAgainMutation,
   useNewAngleMutation,
   useNewFootageMutation,
