@@ -39,7 +39,7 @@ export const numbersIn = (video: Buffer): readonly number[] => {
   const grey = execFileSync(
     'ffmpeg',
     [
-      ...['-nostdin', '-v', 'error', '-i', path, '-vf', `scale=${width}:${height},format=gray`],
+      ...['-nostdin', '-v', 'fatal', '-i', path, '-vf', `scale=${width}:${height},format=gray`],
       ...['-fps_mode', 'passthrough', '-f', 'rawvideo', 'pipe:1'],
     ],
     { maxBuffer: 2 ** 30 },

@@ -76,9 +76,10 @@ export const useClock = (bench: OnBench, table: TimeTable | undefined, frame: nu
       if (!wish) return frameOfText(table, text);
       const [startMs, endMs] = [msOf(0), msOf(table.ticks.length)];
       const atMs = instantOnClock(sorted, wish, startMs, endMs);
-      return atMs === undefined || atMs < startMs || atMs >= endMs
-        ? undefined
-        : frameAtS(table, fileSeconds(clock, atMs / 1000));
+      if (atMs === undefined || atMs < startMs || atMs >= endMs) return undefined;
+      const shown = frameAtS(table, fileSeconds(clock, atMs / 1000));
+      // the first frame on which the clock has come to it, not the last before
+      return msOf(shown) < atMs - 0.5 ? shown + 1 : shown;
     },
   };
 };
