@@ -21,7 +21,7 @@ export type Job = {
 };
 
 export type UploadState = 'coming' | 'reading' | 'taken' | 'refused';
-export type UploadSource = 'browser' | 'inbox' | 'phone';
+export type UploadSource = 'browser' | 'inbox';
 
 /** A file on its way in. */
 export type Upload = {

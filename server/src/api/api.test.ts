@@ -258,7 +258,7 @@ describe('every route', () => {
     await jobs.add(academy.id as AcademyId, 'proxy', file.id);
     const cutId = newId();
     await head.ask('POST', '/api/cuts', { id: cutId, clipIds: [newId()], format: 'mp4' });
-    const jobId = (await jobs.of(academy.id as AcademyId, 'proxy', file.id))!.id;
+    const jobId = (await jobs.told(academy.id as AcademyId)).find((j) => j.kind === 'proxy')!.id;
     const id = newId();
     await head.ask('POST', '/api/invitations', { id, email: 'open@room.example', role: 'coach' });
     const theirs: Readonly<Record<string, string>> = {

@@ -1,6 +1,7 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { Sequelize, UniqueConstraintError } from 'sequelize';
 import type { Session } from '../accounts/session.js';
+import { patiently } from '../database/deadlock.js';
 import type { Entity, Models } from '../database/models.js';
 import { MODELS } from '../database/tokens.js';
 import { Refused } from '../errors/refused.js';
@@ -23,23 +24,18 @@ export class ChangesService {
 
   /** Runs an edit. One that was done before (same id) is not done again: what it touched then is the answer. */
   edit(session: Session, editId: string, write: (edit: Edit) => Promise<void>): Promise<Touched> {
-    return this.patiently(session, editId, () => this.once(session, editId, null, write));
+    return this.settled(session, editId, () => this.once(session, editId, null, write));
   }
 
-  /** Runs a transaction again after a deadlock. A key that is there already means the same edit won the race, or an id in use for something else. */
-  private async patiently(session: Session, editId: string, run: () => Promise<Touched>): Promise<Touched> {
-    for (let tries = 1; ; tries++) {
-      try {
-        return await run();
-      } catch (error) {
-        if (error instanceof UniqueConstraintError) {
-          const done = await this.repeat(session, editId);
-          if (done) return done;
-          throw new Refused({ code: 'id-taken', facts: {} });
-        }
-        const code = (error as { parent?: { code?: string } }).parent?.code;
-        if (code !== 'ER_LOCK_DEADLOCK' || tries === DEADLOCK_TRIES) throw error;
-      }
+  /** Runs an edit, again after a deadlock. A key that is there already means the same edit won the race, or an id in use for something else. */
+  private async settled(session: Session, editId: string, run: () => Promise<Touched>): Promise<Touched> {
+    try {
+      return await patiently(run, DEADLOCK_TRIES);
+    } catch (error) {
+      if (!(error instanceof UniqueConstraintError)) throw error;
+      const done = await this.repeat(session, editId);
+      if (done) return done;
+      throw new Refused({ code: 'id-taken', facts: {} });
     }
   }
 
@@ -149,6 +145,6 @@ export class ChangesService {
         { where: { academyId: session.academyId, id: targetId }, transaction: edit.transaction },
       );
     };
-    return this.patiently(session, editId, () => this.once(session, editId, targetId, takeBack));
+    return this.settled(session, editId, () => this.once(session, editId, targetId, takeBack));
   }
 }

@@ -15,6 +15,7 @@ import type { Row } from '../database/models.js';
 import { Refused, invalid } from '../errors/refused.js';
 import { LibraryService } from '../library/library.service.js';
 import { MediaService } from '../media/media.service.js';
+import { AnglesRepository } from './angles.repository.js';
 
 @Injectable()
 export class FootageService {
@@ -22,6 +23,7 @@ export class FootageService {
     @Inject(ChangesService) private readonly changes: ChangesService,
     @Inject(LibraryService) private readonly library: LibraryService,
     @Inject(MediaService) private readonly media: MediaService,
+    @Inject(AnglesRepository) private readonly angles: AnglesRepository,
   ) {}
 
   /** A footage with its first angle: the whole of one file. */
@@ -59,7 +61,7 @@ export class FootageService {
       const { fromFrame, toFrame, ...fields } = changes;
       const [from, to] = [fromFrame ?? (row['fromFrame'] as number), toFrame ?? (row['toFrame'] as number)];
       const isCut = fromFrame !== undefined || toFrame !== undefined;
-      if (isCut && (await this.clipsOutside(session, id, from, to)))
+      if (isCut && (await this.angles.outside(session.academyId, id, from, to)))
         throw invalid(
           fromFrame === undefined ? 'changes.toFrame' : 'changes.fromFrame',
           'would leave clips outside that are cut from this angle',
@@ -72,23 +74,11 @@ export class FootageService {
 
   /** Takes an angle off its footage; not the last one, and not one that clips are cut from. */
   async removeAngle(session: Session, id: string, { editId, baseVersion }: Removal): Promise<Changed> {
-    const there = (await this.library.library(session.academyId)).angles;
-    const angle = there.find((a) => a.id === id);
-    if (angle && there.filter((a) => a.footageId === angle.footageId).length === 1)
-      throw new Refused({ code: 'in-use', facts: { by: 'footage', count: 1 } });
-    const clips = await this.clipsOutside(session, id, 0, 0);
-    if (clips) throw new Refused({ code: 'in-use', facts: { by: 'clips', count: clips } });
+    const { others, cut } = await this.angles.use(session.academyId, id);
+    if (others === 0) throw new Refused({ code: 'in-use', facts: { by: 'footage', count: 1 } });
+    if (cut) throw new Refused({ code: 'in-use', facts: { by: 'clips', count: cut } });
     const touched = await this.changes.edit(session, editId, (edit) => edit.remove('angle', id, baseVersion));
     return this.library.changed(session.academyId, touched);
-  }
-
-  /** How many clips of an angle, or attempts told on it, reach outside of [from, to). */
-  private async clipsOutside({ academyId }: Session, angleId: string, from: number, to: number): Promise<number> {
-    const { clips, attempts } = await this.library.library(academyId);
-    return (
-      clips.filter((c) => c.angleId === angleId && (c.in.frame < from || c.out.frame > to)).length +
-      attempts.filter((a) => a.angleId === angleId && (a.start.frame < from || a.end.frame > to)).length
-    );
   }
 
   private async stretch(session: Session, fileId: string, fromFrame: number, toFrame: number, at = ''): Promise<Row> {

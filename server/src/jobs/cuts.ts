@@ -6,19 +6,16 @@ import type { NewCut } from '@odograph/core/contract';
 import type { AcademyId } from '../database/academyId.js';
 import { LibraryService } from '../library/library.service.js';
 import { demuxerOf, inputGuard } from '../media/container.js';
-import { startOf } from '../media/probe.js';
+import { fromTime } from '../media/probe.js';
 import { MediaStore } from '../media/mediaStore.js';
 import { ToolFault, faultOf, runTool } from '../media/tool.js';
 import { JobsRepository } from './jobs.repository.js';
-import type { AtWork } from './prepare.js';
+import { even, type AtWork } from './prepare.js';
 
 type Part = { readonly clip: Clip; readonly file: MediaFile };
 type Size = { readonly width: number; readonly height: number };
 
-/** Before the wanted time by less than any frame lasts, so that rounding never passes it over. */
-const EARLY_S = 0.002;
 const MOST_LINES = 720;
-const even = (n: number): number => 2 * Math.round(n / 2);
 
 const CODING: Readonly<Record<NewCut['format'], readonly string[]>> = {
   mp4: [
@@ -116,16 +113,13 @@ export class Cuts {
     const times = await this.store.times(academy, file.id);
     const [inS, outS] = [frameStartS(times, clip.in.frame), frameStartS(times, clip.out.frame)];
     const frames = clip.out.frame - clip.in.frame;
-    const source = this.store.original(academy, file.id);
-    // where ffmpeg seeks to is told from the start of the container, which may not be that of its pictures
-    const startS = await startOf(source, demuxerOf(file.mime));
+    const [source, demuxer] = [this.store.original(academy, file.id), demuxerOf(file.mime)];
     const lasts = (outS - inS).toFixed(6);
     const fit = `scale=${width}:${height}:force_original_aspect_ratio=decrease,pad=${width}:${height}:-1:-1,setsar=1`;
     const end = await runTool(
       'ffmpeg',
       [
-        ...['-nostdin', '-v', 'error', '-y', ...inputGuard(demuxerOf(file.mime))],
-        ...['-ss', String(Math.max(0, inS - startS - EARLY_S)), '-i', `file:${source}`],
+        ...['-nostdin', '-v', 'error', '-y', ...inputGuard(demuxer), ...(await fromTime(source, demuxer, inS))],
         ...(file.hasSound ? [] : ['-f', 'lavfi', '-i', 'anullsrc=r=48000:cl=mono']),
         ...['-map', '0:V:0', '-map', file.hasSound ? '0:a:0' : '1:a:0', '-frames:v', String(frames)],
         ...['-vf', fit, '-af', `aresample=48000:async=1:first_pts=0,atrim=0:${lasts}`],

@@ -3,6 +3,7 @@ import type { Job, JobKind, JobState } from '@odograph/core/contract';
 import { Op, QueryTypes, Sequelize } from 'sequelize';
 import { v7 as newId } from 'uuid';
 import type { AcademyId } from '../database/academyId.js';
+import { patiently } from '../database/deadlock.js';
 import type { Models, Row } from '../database/models.js';
 import { MODELS } from '../database/tokens.js';
 
@@ -33,17 +34,6 @@ const DEADLINES_S: Readonly<Record<JobKind, number>> = {
   cut: 3600,
 };
 
-/** Two workers may get into each other's way in the index of what waits; the database then has one of them begin again. */
-const patiently = async <T>(write: () => Promise<T>): Promise<T> => {
-  for (let tries = 1; ; tries++) {
-    try {
-      return await write();
-    } catch (error) {
-      if ((error as { parent?: { code?: string } }).parent?.code !== 'ER_LOCK_DEADLOCK' || tries === 5) throw error;
-    }
-  }
-};
-
 const secondsLeft = (row: Row): number | null => {
   const [progress, from] = [row['progress'] as number, row['startedAt'] as Date | null];
   if (row['state'] !== 'running' || progress < 0.02 || !from) return null;
@@ -51,7 +41,7 @@ const secondsLeft = (row: Row): number | null => {
   return Math.round((goneS / progress) * (1 - progress));
 };
 
-export const toJob = (row: Row): Job => ({
+const toJob = (row: Row): Job => ({
   id: row['id'] as string,
   kind: row['kind'] as JobKind,
   subjectId: row['subjectId'] as string,
@@ -190,11 +180,6 @@ export class JobsRepository {
 
   async job(academyId: AcademyId, id: string): Promise<Job | undefined> {
     const row = await this.models.job.findOne({ where: { academyId, id } });
-    return row ? toJob({ ...row.get({ plain: true }), now: new Date() }) : undefined;
-  }
-
-  async of(academyId: AcademyId, kind: JobKind, subjectId: string): Promise<Job | undefined> {
-    const row = await this.models.job.findOne({ where: { academyId, kind, subjectId } });
     return row ? toJob({ ...row.get({ plain: true }), now: new Date() }) : undefined;
   }
 

@@ -33,7 +33,8 @@ const STRIP_TILES = 100;
 const TILE = { width: 160, height: 90 } as const;
 const SOUND_RATE = 8000;
 
-const even = (n: number): number => Math.max(2, 2 * Math.round(n / 2));
+/** The nearest size that a coder takes. */
+export const even = (n: number): number => Math.max(2, 2 * Math.round(n / 2));
 
 /** Reads `frame=` out of what ffmpeg says of its progress. */
 const frameProgress = (frames: number, { progress }: AtWork): ((chunk: Buffer) => void) => {

@@ -1,6 +1,6 @@
 import type { Readable } from 'node:stream';
 import { Inject, Injectable } from '@nestjs/common';
-import { frameStartS, ptsOf, type Instant, type MediaFile, type TimeTable } from '@odograph/core';
+import { ptsOf, type Instant, type MediaFile, type TimeTable } from '@odograph/core';
 import type { Prepared } from '@odograph/core/contract';
 import type { Session } from '../accounts/session.js';
 import { ChangesService } from '../changes/changes.service.js';
@@ -133,7 +133,6 @@ export class MediaService {
   async still(academy: AcademyId, fileId: string, frame: number): Promise<string> {
     const file = await this.require(academy, fileId);
     if (frame >= file.frames) throw notFound();
-    const table = await this.store.times(academy, fileId);
-    return this.stills.still(academy, file, frame, frameStartS(table, frame) - frameStartS(table, 0));
+    return this.stills.still(academy, file, frame);
   }
 }

@@ -146,7 +146,7 @@ export const frameTimes = async (
 };
 
 /** When a container says that it begins, in seconds; 0 where it does not say. */
-export const startOf = async (path: string, demuxer: Container['demuxer']): Promise<number> => {
+const startOf = async (path: string, demuxer: Container['demuxer']): Promise<number> => {
   let said = '';
   await runTool(
     'ffprobe',
@@ -155,6 +155,21 @@ export const startOf = async (path: string, demuxer: Container['demuxer']): Prom
   );
   return Number.parseFloat(said) || 0;
 };
+
+/** Before the wanted time by less than any frame lasts, so that rounding never passes it over. */
+const EARLY_S = 0.002;
+
+/** What ffmpeg gets to begin at the frame that starts at `atS` (seconds of the file). It seeks from the start of the container, which may not be that of its pictures. */
+export const fromTime = async (
+  path: string,
+  demuxer: Container['demuxer'],
+  atS: number,
+): Promise<readonly string[]> => [
+  '-ss',
+  String(Math.max(0, atS - (await startOf(path, demuxer)) - EARLY_S)),
+  '-i',
+  `file:${path}`,
+];
 
 const isTurned = (stream: Stream): boolean =>
   Math.abs(stream.side_data_list?.find((d) => d.rotation !== undefined)?.rotation ?? 0) % 180 === 90;

@@ -1,18 +1,17 @@
 import { access, mkdir, rename } from 'node:fs/promises';
 import { dirname, join } from 'node:path';
 import { Inject, Injectable } from '@nestjs/common';
-import type { MediaFile } from '@odograph/core';
+import { frameStartS, type MediaFile } from '@odograph/core';
 import pLimit from 'p-limit';
 import type { AcademyId } from '../database/academyId.js';
 import { Refused } from '../errors/refused.js';
 import { demuxerOf, inputGuard } from './container.js';
 import { MediaStore } from './mediaStore.js';
+import { fromTime } from './probe.js';
 import { runTool } from './tool.js';
 
 const LIMIT_S = 20;
 const WIDTH = 320;
-/** Before the wanted time by less than any frame lasts, so that rounding never passes it over. */
-const EARLY_S = 0.002;
 
 /** Pictures of single frames, made when first asked for and kept beside the media; one at a time. */
 @Injectable()
@@ -21,13 +20,8 @@ export class Stills {
 
   constructor(@Inject(MediaStore) private readonly store: MediaStore) {}
 
-  /** Path of the picture of a frame. `atS` is the frame's presentation time from the first frame of the file, in seconds. */
-  async still(
-    academy: AcademyId,
-    { id, mime }: Pick<MediaFile, 'id' | 'mime'>,
-    frame: number,
-    atS: number,
-  ): Promise<string> {
+  /** Path of the picture of a frame; from what was made for stepping, where that is there. */
+  async still(academy: AcademyId, { id, mime }: Pick<MediaFile, 'id' | 'mime'>, frame: number): Promise<string> {
     const path = join(this.store.folder(academy, id), 'stills', `${frame}.jpg`);
     const there = (): Promise<boolean> =>
       access(path).then(
@@ -40,12 +34,15 @@ export class Stills {
       await mkdir(dirname(path), { recursive: true });
       const part = `${path}.part.jpg`;
       const hasProxy = await this.store.isMade(academy, id, 'proxy.mp4');
-      const source = hasProxy ? this.store.made(academy, id, 'proxy.mp4') : this.store.original(academy, id);
+      const [source, demuxer] = hasProxy
+        ? [this.store.made(academy, id, 'proxy.mp4'), 'mov' as const]
+        : [this.store.original(academy, id), demuxerOf(mime)];
+      const times = await this.store.times(academy, id, hasProxy ? 'proxy.times' : 'times');
       const { ok } = await runTool(
         'ffmpeg',
         [
-          ...['-nostdin', '-v', 'error', '-y', ...inputGuard(hasProxy ? 'mov' : demuxerOf(mime))],
-          ...['-ss', String(Math.max(0, atS - EARLY_S)), '-i', `file:${source}`],
+          ...['-nostdin', '-v', 'error', '-y', ...inputGuard(demuxer)],
+          ...(await fromTime(source, demuxer, frameStartS(times, frame))),
           ...['-frames:v', '1', '-vf', `scale=${WIDTH}:-2`, '-q:v', '4', `file:${part}`],
         ],
         { seconds: LIMIT_S },

@@ -14,7 +14,6 @@ import { UploadsService } from './uploads.service.js';
 export const INCOMING_PATH = '/api/incoming';
 
 const size = Joi.number().integer().min(1).max(UPLOAD_LIMIT_BYTES).required().label('size');
-const source = Joi.string<'browser' | 'phone'>().valid('browser', 'phone').label('source');
 
 /** `Upload-Metadata` of tus: names with values in base64. */
 export const metadataOf = (header: string | undefined): ReadonlyMap<string, string> =>
@@ -62,7 +61,6 @@ export const incoming = (
       id: checked<string>(uploadId, said.get('id')),
       name: checked<string>(fileName, said.get('name')),
       sizeBytes: checked<number>(size, request.get('upload-length')),
-      source: checked<'browser' | 'phone'>(source, said.get('source') ?? 'browser'),
     });
   };
 

@@ -4,7 +4,7 @@ import { readdir, rm, stat } from 'node:fs/promises';
 import { join } from 'node:path';
 import { pipeline } from 'node:stream/promises';
 import { Inject, Injectable } from '@nestjs/common';
-import type { Upload, UploadSource } from '@odograph/core/contract';
+import type { Upload } from '@odograph/core/contract';
 import type { Session } from '../accounts/session.js';
 import type { AcademyId } from '../database/academyId.js';
 import { messageOf } from '../errors/refusal.filter.js';
@@ -41,12 +41,7 @@ export class UploadsService {
   /** Notes a file that somebody begins to send. Refused before anything is sent when it would not fit. */
   async begin(
     session: Session,
-    {
-      id,
-      name,
-      sizeBytes,
-      source,
-    }: { readonly id: string; readonly name: string; readonly sizeBytes: number; readonly source: UploadSource },
+    { id, name, sizeBytes }: { readonly id: string; readonly name: string; readonly sizeBytes: number },
   ): Promise<void> {
     await this.mustFit(sizeBytes);
     const { academyId, accountId } = session;
@@ -56,7 +51,7 @@ export class UploadsService {
       accountId,
       name,
       sizeBytes,
-      source,
+      source: 'browser',
       state: 'coming',
       sha256: null,
       inboxKey: null,

@@ -26,7 +26,7 @@ const STEPS: readonly (readonly [up: string, down: string])[] = [
   ],
   [
     `CREATE TABLE IF NOT EXISTS uploads (academy_id ${ID} NOT NULL, id ${ID} NOT NULL, account_id ${ID} NULL, name VARCHAR(255) NOT NULL,
-      size_bytes BIGINT UNSIGNED NOT NULL, source ENUM('browser','inbox','phone') NOT NULL DEFAULT 'browser',
+      size_bytes BIGINT UNSIGNED NOT NULL, source ENUM('browser','inbox') NOT NULL DEFAULT 'browser',
       state ENUM('coming','reading','taken','refused') NOT NULL DEFAULT 'coming', sha256 ${HASH} NULL, why VARCHAR(400) NULL,
       file_id ${ID} NULL, inbox_key VARCHAR(500) NULL, put_aside BOOLEAN NOT NULL DEFAULT FALSE, created_at DATETIME(3) NOT NULL, changed_at DATETIME(3) NOT NULL, ${OWN},
       INDEX (academy_id, state), UNIQUE (id), UNIQUE (academy_id, inbox_key)) ENGINE=InnoDB`,

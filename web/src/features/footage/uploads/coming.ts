@@ -16,7 +16,6 @@ export type Coming = {
 const SOURCES: Readonly<Record<Upload['source'], string>> = {
   browser: '',
   inbox: ' From the inbox folder.',
-  phone: ' From the phone.',
 };
 
 /** Seconds as people wait for them. */
