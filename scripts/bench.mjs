@@ -2,10 +2,13 @@
 import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, mkdtempSync, readFileSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { get } from 'node:http';
-import { cpus, tmpdir, totalmem } from 'node:os';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { setTimeout as pause } from 'node:timers/promises';
 import { gzipSync } from 'node:zlib';
+import { media } from './bench/media.mjs';
+import { signIn, up } from './bench/product.mjs';
+import { measuredOn, median, putSection } from './bench/report.mjs';
 import { build } from './build.mjs';
 import { freePort } from './database.mjs';
 import { needPrograms } from './machine.mjs';
@@ -15,7 +18,6 @@ import { Stop, main, note } from './say.mjs';
 
 /** No task of the page may take longer. */
 const LONGEST_TASK_MS = 100;
-const median = (list) => [...list].sort((a, b) => a - b)[list.length >> 1];
 const PEERS = { minisearch: '7.2.0', autocannon: '8.0.0' };
 const peers = join(root, '.bench');
 const CONNECTIONS = 16;
@@ -138,37 +140,6 @@ createRoot(document.getElementById('root')).render(<Provider store={store}><Chak
   return bytes;
 };
 
-const up = async (folder, port) => {
-  const child = spawn(process.execPath, [join(root, 'scripts/start.mjs')], {
-    env: { ...process.env, PORT: String(port), ODOGRAPH_FOLDER: folder },
-    stdio: ['ignore', 'pipe', 'inherit'],
-  });
-  const began = performance.now();
-  await new Promise((resolve, reject) => {
-    child.stdout.on('data', (chunk) => String(chunk).includes('Odograph is at') && resolve());
-    child.once('exit', () => reject(new Stop('It did not start.')));
-  });
-  const ms = performance.now() - began;
-  return {
-    ms,
-    down: () =>
-      new Promise((resolve) => {
-        child.once('exit', resolve);
-        child.kill('SIGTERM');
-      }),
-  };
-};
-
-const signIn = async (url, email, password) => {
-  const answer = await fetch(`${url}/api/sign-in`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ email, password }),
-  });
-  if (!answer.ok) throw new Stop(`Signing in as ${email} gave ${answer.status}.`);
-  return answer.headers.get('set-cookie').split(';')[0];
-};
-
 /** The tag of an answer, on a connection of its own: those of earlier requests may be gone by now. */
 const tagOf = (url, cookie) =>
   new Promise((resolve, reject) =>
@@ -278,10 +249,7 @@ const serving = async () => {
   }
 };
 
-main(async () => {
-  needPrograms(['mariadbd', 'ffprobe', 'python3', 'chromium']);
-  needPackages();
-  build();
+const figures = async () => {
   needPeers();
   const python = pythonWithNetworkx();
   const { rows, notes } = computing(python);
@@ -291,7 +259,7 @@ main(async () => {
   const served = await serving();
   const number = (n) => (n >= 100 ? n.toFixed(0) : n >= 1 ? n.toFixed(1) : n.toFixed(3));
   const lines = [
-    `Measured on ${new Date().toISOString().slice(0, 10)} with Node ${process.versions.node} on ${cpus().length} cores (${cpus()[0].model.trim()}), ${Math.round(totalmem() / 2 ** 30)} GB. CPU time, warm, medians.`,
+    `${measuredOn()} CPU time, warm, medians.`,
     '',
     '| computation | size | ms | peer, ms | ratio | goal | |',
     '|---|---|---|---|---|---|---|',
@@ -313,9 +281,19 @@ main(async () => {
     ),
     '',
   ];
-  const file = join(root, 'docs/measurements.md');
-  const before = readFileSync(file, 'utf8');
-  const mark = '<!-- npm run bench -->';
-  writeFileSync(file, `${before.split(mark)[0].trimEnd()}\n\n${mark}\n\n## npm run bench\n\n${lines.join('\n')}`);
+  putSection('npm run bench', lines);
   note(lines.join('\n'));
+};
+
+/** `npm run bench` measures everything; `npm run bench -- figures` or `-- media` only that part. */
+const PARTS = { figures, media };
+
+main(async () => {
+  const asked = process.argv.slice(2);
+  const unknown = asked.find((name) => !(name in PARTS));
+  if (unknown) throw new Stop(`There is no part "${unknown}"; there are ${Object.keys(PARTS).join(' and ')}.`);
+  needPrograms(['mariadbd', 'ffmpeg', 'ffprobe', 'python3', 'chromium']);
+  needPackages();
+  build();
+  for (const [name, measure] of Object.entries(PARTS)) if (!asked.length || asked.includes(name)) await measure();
 });

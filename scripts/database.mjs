@@ -74,9 +74,10 @@ const stopLeftover = async (pidFile, dataDir) => {
 
 /**
  * Starts MariaDB on `folder` (made when it is not there) and waits until it answers.
- * `throwAway`: for tests, without waiting for the disk. Gives host, port, user, password, and `stop`.
+ * `throwAway`: for tests, without waiting for the disk. `port`: one that others know already; a free one otherwise. Gives host, port, user, password, and
+ * `stop`.
  */
-export const startDatabase = async (folder, { throwAway = false } = {}) => {
+export const startDatabase = async (folder, { throwAway = false, port: wanted } = {}) => {
   const dataDir = join(folder, 'data');
   const pidFile = join(folder, 'mariadb.pid');
   const log = join(folder, 'mariadb.log');
@@ -139,7 +140,7 @@ export const startDatabase = async (folder, { throwAway = false } = {}) => {
     ].join('\n'),
     { mode: 0o600 },
   );
-  const port = await freePort();
+  const port = wanted ?? (await freePort());
   rmSync(log, { force: true });
   const durability = throwAway
     ? ['--innodb-flush-log-at-trx-commit=0', '--innodb-doublewrite=0']

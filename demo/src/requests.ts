@@ -1,4 +1,4 @@
-import { BARE_SHEET } from '@odograph/core';
+import { BARE_SHEET, type ClockAnchor } from '@odograph/core';
 import type { NewAngle, NewClip, NewFootage, NewLook, NewPerson } from '@odograph/core/contract';
 import { seededId } from './ids.js';
 import { demoFootage, type DemoClip, type DemoFootage } from './library.js';
@@ -7,6 +7,8 @@ const footageRequest = (f: DemoFootage): NewFootage => ({
   editId: seededId(`edit footage ${f.bout.id}`),
   id: f.footageId,
   angleId: f.cameras[0]!.angleId,
+  fromFrame: null,
+  toFrame: null,
   fileId: f.cameras[0]!.fileId,
   title: f.bout.title,
   setting: f.bout.setting,
@@ -82,6 +84,27 @@ const lookRequests = (c: DemoClip): readonly (NewLook & { readonly attemptId: st
     clip: { id: clipId, angleId: camera.angleId, inFrame, outFrame, note: '' },
   }));
 
+const CUT_OFF_MS = 999.5;
+
+/**
+ * What the scoreboard beside the mat showed: it was started with the bout and ran down. Its display cuts the rest of a second off, as the clock in the
+ * picture does: started at 6:00 it shows 5:59 at once. Nothing where a bout has no clock.
+ */
+const scoreboardOf = ({
+  bout,
+  footageId,
+}: DemoFootage): readonly { readonly footageId: string; readonly readings: readonly ClockAnchor[] }[] => {
+  if (!bout.cameras[0].showsClock) return [];
+  const lengthMs = bout.clockStartS * 1000;
+  const atMs = Math.round(-bout.cameras[0].startS * 1000);
+  return [
+    {
+      footageId,
+      readings: [{ atMs, readingMs: lengthMs - CUT_OFF_MS, direction: 'down', running: true, period: 1, lengthMs }],
+    },
+  ];
+};
+
 /** Those on the footage who have an account, by their name. */
 const ACCOUNTS: ReadonlyMap<string, string> = new Map([
   ['Maren Oxblood', seededId('account coach')],
@@ -140,6 +163,7 @@ export const demoRequests = (): { readonly academies: readonly unknown[] } => {
         angles: footage.flatMap(angleRequests),
         clips: footage.flatMap((f) => f.clips.map((c) => clipRequest(f, c))),
         looks: footage.flatMap((f) => f.clips.flatMap(lookRequests)),
+        scoreboards: footage.flatMap(scoreboardOf),
       },
       {
         id: seededId('academy tidegate'),
@@ -160,6 +184,7 @@ export const demoRequests = (): { readonly academies: readonly unknown[] } => {
         angles: [],
         clips: [],
         looks: [],
+        scoreboards: [],
       },
     ],
   };

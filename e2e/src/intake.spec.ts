@@ -27,7 +27,7 @@ test('when three odd files are dropped at once and the server is killed in the m
   running,
 }) => {
   test.setTimeout(240_000);
-  const cut = ['-t', '6'];
+  const cut = ['-t', '3'];
   const files = [
     madeOf('harbour-open', 'IMG_0418.MOV', ['-c:v', 'libx265', '-x265-params', 'log-level=error', '-c:a', 'aac'], cut),
     madeOf('morning-round', 'old camera.avi', ['-c:v', 'mpeg4', '-q:v', '4', '-an'], cut),
@@ -36,7 +36,7 @@ test('when three odd files are dropped at once and the server is killed in the m
   await signIn(page, running.url);
   await expect(page.getByRole('link', { name: /^Break down / })).toHaveCount(DEMO_SIZE[0]);
   const least = Math.min(...files.map((path) => statSync(path).size));
-  await slowly(page, least / 4);
+  await slowly(page, least / 3);
   await page.getByTestId('file-picker').setInputFiles(files);
   await expect(row(page, 'recorder.ts')).toContainText('Waits for its turn');
   await expect(row(page, 'IMG_0418.MOV')).toContainText(/MB of .* a second|kB of .* a second/);
@@ -51,8 +51,8 @@ test('when three odd files are dropped at once and the server is killed in the m
   await slowly(page, -1);
   await page.getByTestId('file-picker').setInputFiles(files);
   for (const [path, frames] of [
-    ['IMG_0418.MOV', 180],
-    ['old camera.avi', 360],
+    ['IMG_0418.MOV', 90],
+    ['old camera.avi', 180],
     ['recorder.ts', null],
   ] as const)
     await expect(row(page, path)).toContainText(
@@ -82,7 +82,7 @@ test('when three odd files are dropped at once and the server is killed in the m
     await settled(page);
     expect(await frameShown(page, 'screen')).toBe(await frameSaid(page));
   }
-  expect(await frameSaid(page)).toBe(178);
+  expect(await frameSaid(page)).toBe(88);
 });
 
 test('when a file comes that is here already, it should be offered as what it is', async ({ page, running }) => {

@@ -4,8 +4,13 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { OTHER_COACH, expect, openBench, saved, signIn, test, type Page } from './support/test.js';
 
+const ALIKE = ['[data-clip]', '[data-word]', '[data-testid=map-table] tr'];
+
 const clean = async (page: Page, name: string): Promise<void> => {
-  const { violations } = await new AxeBuilder({ page }).analyze();
+  // only what is wrong is gathered: what is right takes most of the time
+  // and of rows that are all alike the first ones do
+  const axe = new AxeBuilder({ page }).options({ resultTypes: ['violations'] });
+  const { violations } = await ALIKE.reduce((all, row) => all.exclude(`${row}:nth-of-type(n+8)`), axe).analyze();
   expect(violations.map((v) => `${name}: ${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join(' | ')}`)).toEqual([]);
 };
 
@@ -54,6 +59,7 @@ test('when any screen is examined, nothing should be found, and the focus be see
     ['people', '/academy/people', '[data-member]'],
     ['words', '/academy/words', '[data-word]'],
     ['the bin', '/academy/bin', 'text=lies for 30 days'],
+    ['the disk', '/academy/disk', '[data-file]'],
     ['letters', '/academy/letters', 'text=stands in for a mail server'],
     ['sessions', '/academy/sessions', 'text=this one'],
     ['break down', '/break-down', '[data-testid=picture][data-settled=true]'],
@@ -77,6 +83,14 @@ test('when any screen is examined, nothing should be found, and the focus be see
   await page.getByRole('combobox', { name: 'Entry' }).click();
   await page.keyboard.type('cho');
   await clean(page, 'break down with choices');
+  await page.getByTestId('picture').click();
+  await page.keyboard.press('n');
+  await page.keyboard.press('i');
+  await page.keyboard.press('Shift+ArrowRight');
+  await page.locator('[data-testid=picture][data-settled=true]').waitFor();
+  await page.keyboard.press('x');
+  await page.getByTestId('span').waitFor();
+  await clean(page, 'break down with a stretch');
 });
 
 test('when an academy is empty, every screen should say what goes here and what starts it', async ({
@@ -176,7 +190,7 @@ test('when a key is pressed quickly, every press should count: seven down is the
   await signIn(page, running.url);
   await openBench(page, 'Lantern Cup, final round');
   for (let i = 0; i < 7; i++) await page.keyboard.press('ArrowDown');
-  const rows = page.getByRole('region', { name: 'Clips of this footage' }).getByRole('button');
+  const rows = page.getByRole('region', { name: 'Clips of this footage' }).getByRole('listitem').getByRole('button');
   await expect(rows.nth(6)).toHaveAttribute('aria-current', 'true');
   await page.keyboard.press('ArrowUp');
   await expect(rows.nth(5)).toHaveAttribute('aria-current', 'true');

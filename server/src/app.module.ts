@@ -7,6 +7,7 @@ import { BinModule } from './bin/bin.module.js';
 import { ClipsModule } from './clips/clips.module.js';
 import { CONFIG, type Config } from './config/config.js';
 import { DatabaseModule } from './database/database.module.js';
+import { DiskModule } from './disk/disk.module.js';
 import { DemoService } from './demo/demo.service.js';
 import { SeededService } from './demo/seeded.service.js';
 import { FootageModule } from './footage/footage.module.js';
@@ -17,6 +18,8 @@ import { MapModule } from './map/map.module.js';
 import { MediaModule } from './media/media.module.js';
 import { PeopleModule } from './people/people.module.js';
 import { RoutesModule } from './routes/routes.module.js';
+import { ScoreboardModule } from './scoreboard/scoreboard.module.js';
+import { StandInsModule } from './standIns/standIns.module.js';
 import { UploadsModule } from './uploads/uploads.module.js';
 import { WordsModule } from './words/words.module.js';
 
@@ -52,6 +55,9 @@ export class AppModule {
         MapModule,
         UploadsModule,
         JobsModule,
+        DiskModule,
+        ScoreboardModule,
+        StandInsModule,
       ],
       controllers: [HealthController, ApiController],
       providers: [{ provide: APP_GUARD, useClass: SessionGuard }, DemoService, SeededService],

@@ -1,5 +1,6 @@
 import 'reflect-metadata';
 import { mkdir } from 'node:fs/promises';
+import type { Server } from 'node:http';
 import { join } from 'node:path';
 import type { LoggerService } from '@nestjs/common';
 import { NestFactory } from '@nestjs/core';
@@ -28,6 +29,9 @@ const nestLogger = (log: Logger): LoggerService => ({
   verbose: (m: unknown) => log.trace(m),
 });
 
+/** How long a connection is kept for a next request, in ms: longer than the proxies before it and the clients behind it wait, so that the server is not the one that closes just as a request comes. */
+const KEEP_ALIVE_MS = 65_000;
+
 /** Hashed assets never change; the page itself is asked for anew each time. Every address that is no file is the application's. */
 const serveWeb = (app: NestExpressApplication, webDir: string): void => {
   app.useStaticAssets(webDir, {
@@ -54,6 +58,7 @@ export const bootstrap = async (config: Config): Promise<NestExpressApplication>
     abortOnError: false,
   });
   app.disable('x-powered-by');
+  (app.getHttpServer() as Server).keepAliveTimeout = KEEP_ALIVE_MS;
   app.use(
     helmet({
       contentSecurityPolicy: {

@@ -10,10 +10,9 @@ const start = async (): Promise<void> => {
   app.enableShutdownHooks();
   // started by a parent: without it there is nobody to end this process later
   process.once('disconnect', () => void app.close().then(() => process.exit(0)));
-  const demo = process.env['ODOGRAPH_DEMO'];
-  if (demo) {
-    await app.get(DemoService).load(demo);
-    await app.get(SeededService).takeInWaiting(demo);
+  if (config.demoDir !== null) {
+    await app.get(DemoService).load(config.demoDir);
+    await app.get(SeededService).takeInWaiting(config.demoDir);
   }
   await app.listen(config.port, config.host);
 };

@@ -28,3 +28,14 @@ export { readControls } from './readControl.js';
 export { courseOf, linkAttempts, type CoursePoint, type CourseRun, type Link, type Timed } from './chains.js';
 export { draftAttempt } from './draft.js';
 export { attemptCautions } from './cautions.js';
+export {
+  filmedMs,
+  isLeftOut,
+  isLoggedThroughout,
+  leftOutSpans,
+  spanAt,
+  spansToAskOf,
+  technicalMs,
+  withSpan,
+  type MsSpan,
+} from './spans.js';

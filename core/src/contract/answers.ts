@@ -1,3 +1,4 @@
+import type { ClockAnchor } from '../timecode/index.js';
 import type { Angle, Attempt, Clip, Footage, KeptRoute, MediaFile, Person } from '../attempts/index.js';
 import type { WordChange } from '../vocabulary/index.js';
 import type { MemberRole } from './people.js';
@@ -5,7 +6,13 @@ import type { Binned } from './routes.js';
 
 export type Me = {
   readonly account: { readonly id: string; readonly name: string; readonly email: string };
-  readonly academy: { readonly id: string; readonly name: string; readonly timeZone: string };
+  readonly academy: {
+    readonly id: string;
+    readonly name: string;
+    readonly timeZone: string;
+    /** Made up, as it ships with the product: devices that are made up too stand ready for it. */
+    readonly isDemo: boolean;
+  };
   readonly role: MemberRole;
   /** Every academy of this account, the present one among them. */
   readonly academies: readonly { readonly id: string; readonly name: string }[];
@@ -78,6 +85,9 @@ export type Changed = {
   readonly wordChanges?: readonly WordChange[];
   readonly removed?: readonly string[];
 };
+
+/** What a scoreboard showed; null where none was kept. */
+export type ScoreboardAnswer = { readonly readings: readonly ClockAnchor[] | null };
 
 export type HealthAnswer = { readonly status: 'ok'; readonly database: 'ok'; readonly version: string };
 

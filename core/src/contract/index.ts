@@ -11,6 +11,7 @@ export type {
   Member,
   People,
   References,
+  ScoreboardAnswer,
   SessionLook,
 } from './answers.js';
 export { NAME_LIMIT, PASSWORD_LEAST } from './fields.js';

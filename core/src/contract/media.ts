@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import type { TimeSpan } from '../signals/index.js';
 import { id } from './fields.js';
 
 export const JOB_KINDS = ['read', 'proxy', 'look', 'sound', 'cut'] as const;
@@ -44,7 +45,54 @@ export type Upload = {
 export type UnderWay = { readonly jobs: readonly Job[]; readonly uploads: readonly Upload[] };
 
 /** What has been made of a file so far. */
-export type Prepared = { readonly proxy: boolean; readonly look: boolean; readonly sound: boolean };
+export type Prepared = {
+  readonly proxy: boolean;
+  readonly look: boolean;
+  readonly sound: boolean;
+  /** What is for stepping was deleted to make room; it is made again when it is asked for. */
+  readonly isThinned: boolean;
+};
+
+/** What a file takes on the disk, in bytes. */
+export type FileUse = {
+  readonly id: string;
+  readonly name: string;
+  /** Titles of the footage that it shows. */
+  readonly footage: readonly string[];
+  readonly isInBin: boolean;
+  readonly originalBytes: number;
+  /** What was made for stepping, and stills: it can be made again. */
+  readonly steppingBytes: number;
+  readonly restBytes: number;
+  readonly isThinned: boolean;
+  readonly mayThin: boolean;
+};
+export type DiskUse = {
+  readonly files: readonly FileUse[];
+  /** Clips that were cut out and wait to be saved. */
+  readonly cutsBytes: number;
+  readonly comingBytes: number;
+  /** What new uploads may take. */
+  readonly freeBytes: number;
+  /** The folder, below that of the server's data, from which video is taken in. */
+  readonly inbox: string;
+};
+
+/** What the pictures of a file alone say, and how its picture strip is laid out: the frames it shows, row after row. Seconds are those of the file. */
+export type Look = {
+  readonly fromS: number;
+  readonly toS: number;
+  readonly activity: readonly number[];
+  readonly cuts: readonly number[];
+  readonly black: readonly TimeSpan[];
+  readonly frozen: readonly TimeSpan[];
+  readonly tiles: {
+    readonly columns: number;
+    readonly frames: readonly number[];
+    readonly width: number;
+    readonly height: number;
+  };
+};
 
 export type UploadDone = { readonly sha256: string };
 /** The browser has sent everything; the hash of what it sent, by which the server checks that it arrived whole. */

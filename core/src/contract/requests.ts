@@ -262,6 +262,9 @@ export type NewFootage = {
   readonly id: string;
   readonly angleId: string;
   readonly fileId: string;
+  /** The frames [fromFrame, toFrame) of the file that show it; null = all. */
+  readonly fromFrame: number | null;
+  readonly toFrame: number | null;
   readonly athleteA: AthleteRef;
   readonly athleteB: AthleteRef;
 } & FootageFields;
@@ -270,6 +273,8 @@ export const newFootage = Joi.object<NewFootage>({
   id: id().required(),
   angleId: id().required(),
   fileId: id().required(),
+  fromFrame: frame().allow(null).default(null),
+  toFrame: frame().allow(null).default(null),
   athleteA: athlete.required(),
   athleteB: athlete.required(),
   title: footageFields.title.required(),

@@ -63,4 +63,14 @@ describe('what members see who are no coaches', () => {
   test('when a route shows such a clip, the step should stay without it', () => {
     expect(seen.routes[0]!.steps[0]).toMatchObject({ clipId: null, cue: 'keep' });
   });
+
+  test('when a file also shows footage they may not see, nothing that lies in that file should be there', () => {
+    const shared = [angle('one', open!.id), { ...angle('two', closed!.id), fileId: 'file one' }];
+    expect(forMembers({ ...library, angles: shared })).toMatchObject({ files: [], angles: [], footage: [], clips: [] });
+    // another camera of the footage that may be seen lies in a file of its own
+    const further = { ...angle('three', open!.id), fileId: 'file two' };
+    const both = forMembers({ ...library, angles: [...shared, further] });
+    expect([both.angles.map((a) => a.id), both.files.map((f) => f.id)]).toEqual([['three'], ['file two']]);
+    expect(both.footage.map((f) => f.id)).toEqual([open!.id]);
+  });
 });

@@ -5,14 +5,19 @@ import type { Library } from './library.js';
 export const isForAcademy = (person: Pick<Person, 'shownTo'> | undefined): boolean =>
   person?.shownTo === 'academy' || person?.shownTo === 'anyone';
 
-/** What members who are no coaches see: footage of people who may be shown to them, and nothing of people beyond their names. */
+/**
+ * What members who are no coaches see: footage of people who may be shown to them, and nothing of people beyond their names. A file goes out whole, so one
+ * that also shows footage they may not see is kept from them, with the angles that lie in it.
+ */
 export const forMembers = (library: Library): Library => {
   const byId = new Map(library.persons.map((p) => [p.id, p]));
   const isShown = (f: Footage): boolean =>
     f.audience === 'academy' && isForAcademy(byId.get(f.athleteA)) && isForAcademy(byId.get(f.athleteB));
-  const footage = library.footage.filter(isShown);
-  const shown = new Set(footage.map((f) => f.id));
-  const angles = library.angles.filter((a) => shown.has(a.footageId));
+  const allowed = new Set(library.footage.filter(isShown).map((f) => f.id));
+  const closed = new Set(library.angles.filter((a) => !allowed.has(a.footageId)).map((a) => a.fileId));
+  const angles = library.angles.filter((a) => allowed.has(a.footageId) && !closed.has(a.fileId));
+  const shown = new Set(angles.map((a) => a.footageId));
+  const footage = library.footage.filter((f) => shown.has(f.id));
   const shownAngles = new Set(angles.map((a) => a.id));
   const files = new Set(angles.map((a) => a.fileId));
   const athletes = new Set(footage.flatMap((f) => [f.athleteA, f.athleteB]));

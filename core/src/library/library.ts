@@ -1,4 +1,14 @@
-import type { Angle, Attempt, Clip, Footage, KeptRoute, MediaFile, Person, Timed } from '../attempts/index.js';
+import {
+  isLoggedThroughout,
+  type Angle,
+  type Attempt,
+  type Clip,
+  type Footage,
+  type KeptRoute,
+  type MediaFile,
+  type Person,
+  type Timed,
+} from '../attempts/index.js';
 import type { Logged } from '../map/index.js';
 import { angleClock, footageSeconds } from '../timecode/index.js';
 import { SHIPPED_WORDS, withChanges, type Circumstances, type WordChange, type Words } from '../vocabulary/index.js';
@@ -22,11 +32,21 @@ export const wordsOf = (library: Pick<Library, 'wordChanges'>, circumstances?: C
   withChanges(SHIPPED_WORDS, library.wordChanges, circumstances);
 
 /** Attempts with their footage, in the order of their ids. Attempts of footage that is not there are left out. */
-export const loggedOf = (library: Pick<Library, 'attempts' | 'footage'>): readonly Logged[] => {
+export const loggedOf = (library: Pick<Library, 'attempts' | 'footage' | 'angles' | 'files'>): readonly Logged[] => {
   const footage = new Map(library.footage.map((f) => [f.id, f]));
+  const files = new Map(library.files.map((f) => [f.id, f]));
+  const clocks = new Map(
+    library.angles.flatMap((angle) => {
+      const file = files.get(angle.fileId);
+      return file ? [[angle.id, angleClock(angle, file)] as const] : [];
+    }),
+  );
   return library.attempts.flatMap((attempt) => {
     const of = footage.get(attempt.footageId);
-    return of ? [{ attempt, footage: of }] : [];
+    if (!of) return [];
+    const clock = clocks.get(attempt.angleId);
+    const atMs = clock ? footageSeconds(clock, attempt.start.pts) * 1000 : NaN;
+    return [{ attempt, footage: of, isThorough: isLoggedThroughout(of, atMs) }];
   });
 };
 

@@ -72,7 +72,7 @@ describe('heights', () => {
   });
 
   test('when footage is picked, it should move no height unless it is taken in', () => {
-    const picked = [{ ...LOGGED[0]!, footage: { ...LOGGED[0]!.footage, logged: 'picked' as const } }];
+    const picked = [{ ...LOGGED[0]!, isThorough: false }];
     expect(buildHeights(picked, words).get('half-guard/top' as PlaceId)!.height).toBe(1);
     expect(buildHeights(picked, words, { includePicked: true }).get('half-guard/top' as PlaceId)!.height).toBeCloseTo(
       1.1667,

@@ -1,6 +1,6 @@
 import { defaultHeight, flipPlace, type PlaceId } from '../attempts/index.js';
 import type { Words } from '../vocabulary/index.js';
-import { NONE, RowTable, isBait, isHeld, kindOf, type Logged } from './rows.js';
+import { NONE, RowTable, isBait, isHeld, isThorough, kindOf, type Logged } from './rows.js';
 import { WHOLE, sidesOf, type CountingView } from './view.js';
 
 /** How good a place is for whoever is in it (−5 … +5), and how much is at stake there (mean distance of what follows). */
@@ -41,7 +41,7 @@ export const heightsOf = (table: RowTable, words: Words, view: CountingView = WH
       places.add(flipPlace(place));
     }
     const footage = table.footage[column('footage')[row]!]!;
-    const isRated = footage.logged === 'throughout' || view.includePicked;
+    const isRated = isThorough(flags) || view.includePicked;
     const end = column('value')[row]!;
     if (kind === 'shown' || isBait(flags) || isHeld(flags) || !isRated || end === NONE) continue;
     const value = defaultHeight(text(end), words);

@@ -60,7 +60,7 @@ describe('lines of the map', () => {
   });
 
   test('when footage is picked, its attempts should be seen but give no rate, unless they are taken in', () => {
-    const picked: Logged[] = [{ attempt: LOGGED[0]!.attempt, footage: { ...FOOTAGE.F1, logged: 'picked' } }];
+    const picked: Logged[] = [{ attempt: LOGGED[0]!.attempt, footage: FOOTAGE.F1, isThorough: false }];
     const [line] = buildLines(picked, words).lines;
     expect(line).toMatchObject({ attempts: 0, picked: 1, interval: undefined });
     expect(buildLines(picked, words, { includePicked: true }).lines[0]).toMatchObject({
@@ -81,16 +81,22 @@ describe('lines of the map', () => {
       to: 'won:straight-armlock',
       result: 'shown',
     } as const;
-    const mistake = { attempt: attemptOf({ ...told, more: { shownAs: 'mistake' } }), footage: FOOTAGE.F3 };
+    const mistake = {
+      attempt: attemptOf({ ...told, more: { shownAs: 'mistake' } }),
+      footage: FOOTAGE.F3,
+      isThorough: true,
+    };
     const uncounted = {
       attempt: attemptOf({ ...told, in: 'F1', result: 'success' }),
       footage: { ...FOOTAGE.F1, counted: false },
+      isThorough: true,
     };
     const unknown = {
       attempt: attemptOf({ ...told, in: 'F1', from: 'no-such/top', result: 'success' }),
       footage: FOOTAGE.F1,
+      isThorough: true,
     };
-    const draft = { attempt: { ...LOGGED[0]!.attempt, result: null }, footage: FOOTAGE.F1 };
+    const draft = { ...LOGGED[0]!, attempt: { ...LOGGED[0]!.attempt, result: null } };
     expect(buildLines([mistake, uncounted, unknown, draft], words)).toMatchObject({
       lines: [],
       attempts: 0,
@@ -118,11 +124,8 @@ describe('lines of the map', () => {
         finish: LOGGED[row.to]!.attempt.finish,
         result: row.result,
       },
-      footage: {
-        ...LOGGED[row.which]!.footage,
-        id: `${LOGGED[row.which]!.footage.id} ${row.picked ? 'picked' : ''}`,
-        logged: row.picked ? 'picked' : 'throughout',
-      },
+      footage: LOGGED[row.which]!.footage,
+      isThorough: !row.picked,
     }));
 
   test('when attempts come in any order, the lines should be the same, and the counts of a group should add up to its attempts', () => {

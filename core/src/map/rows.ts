@@ -15,11 +15,11 @@ import {
 } from '../attempts/index.js';
 import type { Words } from '../vocabulary/index.js';
 
-/** An attempt with the footage it belongs to: what counting needs. */
-export type Logged = { readonly attempt: Attempt; readonly footage: Footage };
+/** An attempt with the footage it belongs to: what counting needs. `isThorough`: all that happened around it is logged too, so that rates may be counted. */
+export type Logged = { readonly attempt: Attempt; readonly footage: Footage; readonly isThorough: boolean };
 
 /** What counting needs of a footage. */
-export type FootageRow = Pick<Footage, 'id' | 'setting' | 'gi' | 'date' | 'logged' | 'athleteA' | 'athleteB'>;
+export type FootageRow = Pick<Footage, 'id' | 'setting' | 'gi' | 'date' | 'athleteA' | 'athleteB'>;
 
 /** How an attempt enters the figures; `gone` = it is not there any more. */
 export const ROW_KINDS = ['gone', 'draft', 'unplaced', 'left out', 'shown', 'counted'] as const;
@@ -44,23 +44,26 @@ export type Column = (typeof COLUMNS)[number];
 export type Row = Readonly<Record<Column, number>>;
 export const NONE = 0xffff;
 
-/** Flags of a row in one number: whose action (1 bit), kind (3), held in place (1), bait (1), result + 1 (3, 0 = not said). */
+/** Flags of a row in one number: whose action (1 bit), kind (3), held in place (1), bait (1), result + 1 (3, 0 = not said), logged throughout (1). */
 export const flagsOf = (
   subject: 'a' | 'b',
   kind: RowKind,
   held: boolean,
   bait: boolean,
   result: Attempt['result'],
+  thorough: boolean,
 ): number =>
   (subject === 'b' ? 1 : 0) |
   (ROW_KINDS.indexOf(kind) << 1) |
   (held ? 16 : 0) |
   (bait ? 32 : 0) |
-  ((result === null ? 0 : RESULTS.indexOf(result) + 1) << 6);
+  ((result === null ? 0 : RESULTS.indexOf(result) + 1) << 6) |
+  (thorough ? 512 : 0);
 export const isB = (flags: number): boolean => (flags & 1) === 1;
 export const kindOf = (flags: number): RowKind => ROW_KINDS[(flags >> 1) & 7]!;
 export const isHeld = (flags: number): boolean => (flags & 16) !== 0;
 export const isBait = (flags: number): boolean => (flags & 32) !== 0;
+export const isThorough = (flags: number): boolean => (flags & 512) !== 0;
 export const resultOf = (flags: number): Attempt['result'] => RESULTS[((flags >> 6) & 7) - 1] ?? null;
 
 /** Limbs of the subject and what they hold, sides normalised, as one text: `limb side=hold`, set apart by bars; sorted, so that equal sets are equal texts. */
@@ -107,10 +110,10 @@ export class RowTable {
   }
 
   setFootage(footage: FootageRow): number {
-    const { id, setting, gi, date, logged, athleteA, athleteB } = footage;
+    const { id, setting, gi, date, athleteA, athleteB } = footage;
     const number = this.footageNumbers.get(id) ?? this.footage.length;
     this.footageNumbers.set(id, number);
-    this.footage[number] = { id, setting, gi, date, logged, athleteA, athleteB };
+    this.footage[number] = { id, setting, gi, date, athleteA, athleteB };
     return number;
   }
 
@@ -143,7 +146,7 @@ export class RowTable {
   }
 
   /** Puts an attempt in; gives the number of its row. */
-  set({ attempt, footage }: Logged, words: Words): number {
+  set({ attempt, footage, isThorough: thorough }: Logged, words: Words): number {
     const standing = standingOf(attempt, footage, words);
     const isPlaced = standing.kind === 'counted' || standing.kind === 'shown';
     const does = words.action(attempt.action ?? '')?.does;
@@ -156,7 +159,7 @@ export class RowTable {
     };
     return this.setRow(attempt.id, {
       footage: this.footageNumber(footage.id) ?? this.setFootage(footage),
-      flags: flagsOf(attempt.subject, standing.kind, held, attempt.intent === 'bait', attempt.result),
+      flags: flagsOf(attempt.subject, standing.kind, held, attempt.intent === 'bait', attempt.result, thorough),
       from: isPlaced ? this.places.of(standing.from) : NONE,
       to: isPlaced ? this.places.of(standing.to) : NONE,
       action: isPlaced ? this.actions.of(attempt.action!) : NONE,

@@ -24,17 +24,22 @@ const change = fc.record({
   like: fc.nat(LOGGED.length - 1),
   result: fc.constantFrom(...RESULTS, null),
   gone: fc.boolean(),
+  isThorough: fc.boolean(),
 });
-type Change = { which: number; like: number; result: Attempt['result']; gone: boolean };
+type Change = { which: number; like: number; result: Attempt['result']; gone: boolean; isThorough: boolean };
 const views: readonly CountingView[] = [
   { includePicked: false },
   { includePicked: true, settings: ['competition'] },
   { includePicked: false, pointOfView: { kind: 'athletes', ids: ['F1 a', 'F2 d'] } },
 ];
 /** An attempt turned into something like another, under its own id. */
-const changed = ({ which, like, result }: Change): Logged => {
+const changed = ({ which, like, result, isThorough }: Change): Logged => {
   const [own, other] = [LOGGED[which]!, LOGGED[like]!];
-  return { footage: own.footage, attempt: { ...other.attempt, id: own.attempt.id, footageId: own.footage.id, result } };
+  return {
+    footage: own.footage,
+    isThorough,
+    attempt: { ...other.attempt, id: own.attempt.id, footageId: own.footage.id, result },
+  };
 };
 
 describe('counts kept as attempts change', () => {
@@ -97,7 +102,7 @@ describe('counts kept as attempts change', () => {
   test('when ids are those that the product makes, and texts are not plain, all should survive the bytes', () => {
     const id = '0190a3c4-1b2d-7e8f-9a0b-c1d2e3f40516';
     const footage = { ...FOOTAGE.F1, date: '2031-05-24', athleteA: 'Zoë “Ø” 梯' };
-    const table = RowTable.of([{ attempt: { ...LOGGED[0]!.attempt, id }, footage }], words);
+    const table = RowTable.of([{ attempt: { ...LOGGED[0]!.attempt, id }, footage, isThorough: true }], words);
     const bytes = packRows(messageOf(table, { version: 7, whole: true }));
     const back = unpackRows(bytes.buffer as ArrayBuffer);
     expect(back).toMatchObject({ version: 7, whole: true, ids: [id], footage: [{ athleteA: 'Zoë “Ø” 梯' }] });

@@ -1,6 +1,6 @@
 import type { PlaceId } from '../attempts/index.js';
 import type { Counts, GripSet, Line, LineBook } from './types.js';
-import { NONE, isBait, isHeld, kindOf, resultOf, type RowTable } from './rows.js';
+import { NONE, isBait, isHeld, isThorough, kindOf, resultOf, type RowTable } from './rows.js';
 import { WHOLE, sidesOf, type CountingView, type Whose } from './view.js';
 import { wilson } from './wilson.js';
 
@@ -94,7 +94,7 @@ export class Tally {
       (isBait(flags) ? BAIT : 0) +
       (isTheirs ? table.flip(to) : to);
     const result = resultOf(flags);
-    const isRated = footage.logged === 'throughout' || this.view.includePicked;
+    const isRated = isThorough(flags) || this.view.includePicked;
     return (
       (kind === 'shown' ? SHOWN : isRated ? ATTEMPTS : PICKED) |
       (footage.setting === 'competition' ? COMPETITION : 0) |

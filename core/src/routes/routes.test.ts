@@ -22,6 +22,7 @@ const hold = (id: string, limb: Control['limb'], target: string): Control => ({
 const step = (id: string, from: string, action: string, to: string, more: Partial<Attempt> = {}): Logged => ({
   attempt: attemptOf({ id, in: 'F1', by: 'a', at: [0, 1, 2], from, action, to, result: 'success', more }),
   footage: FOOTAGE.F1,
+  isThorough: true,
 });
 const linesOf = (logged: readonly Logged[]): readonly Line[] => buildLines(logged, words).lines;
 const placesOf = (route: { steps: readonly { line: Line }[] }): string[] => [

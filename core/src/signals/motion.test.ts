@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { ACTIVITY_STEP_S, MotionReader, calmSpans } from './index.js';
+import { ACTIVITY_STEP_S, MotionReader, burstSpans, calmSpans } from './index.js';
 
 const SIZE = 64;
 /** A view of its own, with a bright thing at a place. */
@@ -45,5 +45,14 @@ describe('what the pictures alone say', () => {
     expect(more).toEqual([]);
     expect(calm!.fromS).toBeCloseTo(8, 0);
     expect(calm!.toS).toBeCloseTo(14, 0);
+  });
+
+  test('when much moves at once for a while, that should be a burst; a jolt of one step is none', () => {
+    const activity = Uint8Array.from({ length: 60 }, (_, i) => ((i >= 20 && i < 24) || i === 40 ? 70 : 20 + (i % 3)));
+    const [burst, ...more] = burstSpans({ fromS: 2, activity });
+    expect(more).toEqual([]);
+    expect(burst!.fromS).toBeCloseTo(2 + 20 * ACTIVITY_STEP_S, 9);
+    expect(burst!.toS).toBeCloseTo(2 + 24 * ACTIVITY_STEP_S, 9);
+    expect(burstSpans({ fromS: 0, activity: new Uint8Array(0) })).toEqual([]);
   });
 });

@@ -141,3 +141,16 @@ export const calmSpans = ({ activity, fromS }: Pick<Motion, 'activity' | 'fromS'
   if (start !== undefined) add(start, last);
   return spans;
 };
+
+/** A burst moves at least so many times what moves in the middle of all steps, for at least so many steps. */
+const BURST_TIMES = 2;
+const LEAST_BURST_STEPS = 3;
+
+/** Stretches in which much moves at once, at least 0.6 s each: a shot, a scramble, a throw. Measured against the footage itself. */
+export const burstSpans = ({ activity, fromS }: Pick<Motion, 'activity' | 'fromS'>): readonly TimeSpan[] => {
+  const limit = BURST_TIMES * Math.max(1, middle([...activity]));
+  const bursts = new Stretch(LEAST_BURST_STEPS * ACTIVITY_STEP_S - 1e-9);
+  activity.forEach((level, i) => bursts.at(level >= limit, fromS + i * ACTIVITY_STEP_S));
+  bursts.end(fromS + activity.length * ACTIVITY_STEP_S);
+  return bursts.spans;
+};

@@ -261,4 +261,8 @@ export const TOLD: readonly Told[] = [
   },
 ];
 
-export const LOGGED: readonly Logged[] = TOLD.map((t) => ({ attempt: attemptOf(t), footage: FOOTAGE[t.in] }));
+export const LOGGED: readonly Logged[] = TOLD.map((t) => ({
+  attempt: attemptOf(t),
+  footage: FOOTAGE[t.in],
+  isThorough: true,
+}));

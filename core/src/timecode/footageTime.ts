@@ -1,3 +1,5 @@
+import { frameAtS, ptsOf, type TimeTable } from './timetable.js';
+
 /** What of an angle and its file decides footage time. */
 export type AngleClock = {
   readonly fromPts: number;
@@ -35,3 +37,51 @@ export const footageSeconds = (clock: AngleClock, pts: number): number =>
 /** Where in the file (seconds) an instant of the footage lies: the way back of `footageSeconds`. The angle's rate must not be 0. */
 export const fileSeconds = (clock: AngleClock, footageS: number): number =>
   (clock.fromPts * clock.timeBaseNum) / clock.timeBaseDen + (footageS - clock.offsetMs / 1000) / clock.rate;
+
+/** Instants are written with fractions of a millisecond: nearer than this they are the same. */
+const SAME_MS = 0.01;
+
+/** The first frame of a file that begins at an instant of the footage (ms) or after it; the number of frames where none does. */
+export const firstFrameFrom = (table: TimeTable, clock: AngleClock, atMs: number): number => {
+  const near = frameAtS(table, fileSeconds(clock, atMs / 1000));
+  return footageSeconds(clock, ptsOf(table, near)) * 1000 < atMs - SAME_MS ? near + 1 : near;
+};
+
+/** The frames [inFrame, outFrame) of a file whose pictures begin in a stretch of the footage (ms); undefined where there are none. */
+export const framesIn = (
+  table: TimeTable,
+  clock: AngleClock,
+  { fromMs, toMs }: { readonly fromMs: number; readonly toMs: number },
+): { readonly inFrame: number; readonly outFrame: number } | undefined => {
+  if (clock.rate === 0) return undefined;
+  const [inFrame, outFrame] = [firstFrameFrom(table, clock, fromMs), firstFrameFrom(table, clock, toMs)];
+  return inFrame < outFrame ? { inFrame, outFrame } : undefined;
+};
+
+/** One instant seen twice: in the footage (ms), and in the file (s). */
+export type SamePair = { readonly footageMs: number; readonly fileS: number };
+
+/** Pairs that lie nearer to each other than this say nothing about how fast the footage goes by on a file, in seconds. */
+const LEAST_APART_S = 0.5;
+const RATES = { least: 1 / 64, most: 8 } as const;
+
+/**
+ * Offset and rate of an angle out of instants that were found in it and in the footage. One pair moves it; several that lie apart also say how fast the
+ * footage goes by on it, by the straight line with the least squares. Undefined where they contradict any speed a replay can have.
+ */
+export const clockOfPairs = (
+  { fromPts, rate, timeBaseNum, timeBaseDen }: AngleClock,
+  pairs: readonly SamePair[],
+): Pick<AngleClock, 'offsetMs' | 'rate'> | undefined => {
+  const n = pairs.length;
+  if (n === 0) return undefined;
+  const mean = (of: (pair: SamePair) => number): number => pairs.reduce((sum, p) => sum + of(p), 0) / n;
+  const [fileS, footageS] = [mean((p) => p.fileS), mean((p) => p.footageMs / 1000)];
+  const spread = pairs.reduce((sum, p) => sum + (p.fileS - fileS) ** 2, 0);
+  const isApart = Math.max(...pairs.map((p) => p.fileS)) - Math.min(...pairs.map((p) => p.fileS)) >= LEAST_APART_S;
+  const slope = pairs.reduce((sum, p) => sum + (p.fileS - fileS) * (p.footageMs / 1000 - footageS), 0) / spread;
+  const found = isApart ? slope : rate;
+  if (found < RATES.least || found > RATES.most) return undefined;
+  const firstS = (fromPts * timeBaseNum) / timeBaseDen;
+  return { offsetMs: (footageS + (firstS - fileS) * found) * 1000, rate: found };
+};

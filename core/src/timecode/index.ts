@@ -1,5 +1,4 @@
 export {
-  clampFrame,
   frameAtS,
   frameCount,
   frameStartS,
@@ -11,7 +10,17 @@ export {
   timecode,
   type TimeTable,
 } from './timetable.js';
-export { angleClock, clockAgainst, fileSeconds, footageSeconds, type AngleClock } from './footageTime.js';
+export {
+  angleClock,
+  clockAgainst,
+  clockOfPairs,
+  fileSeconds,
+  firstFrameFrom,
+  footageSeconds,
+  framesIn,
+  type AngleClock,
+  type SamePair,
+} from './footageTime.js';
 export { frameOfText } from './clipTime.js';
 export {
   clockAt,

@@ -26,9 +26,6 @@ const seconds = (table: TimeTable, ticks: number): number => (ticks * table.time
 
 export const frameCount = (table: TimeTable): number => table.ticks.length;
 
-export const clampFrame = (table: TimeTable, frame: number): number =>
-  Math.min(table.ticks.length - 1, Math.max(0, Math.round(frame)));
-
 /** Presentation time of a frame in seconds. `frame` may be the number of frames: then it is the end of the last one. */
 export const frameStartS = (table: TimeTable, frame: number): number => seconds(table, ptsOf(table, frame));
 

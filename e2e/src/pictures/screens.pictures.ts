@@ -41,6 +41,25 @@ test('pictures of each screen', async ({ page, running }) => {
   await settled(page);
   await take(page, 'two-cameras');
 
+  await page.goto(`${running.url}/footage`);
+  await openBench(page, 'Thursday sparring, third round');
+  await page.keyboard.press('g');
+  await page.getByLabel('Go to').fill('#470');
+  await page.keyboard.press('Enter');
+  await page.locator('[data-testid=picture][data-frame="470"][data-settled=true]').waitFor();
+  await page.keyboard.press('i');
+  await page.keyboard.press('g');
+  await page.getByLabel('Go to').fill('#540');
+  await page.keyboard.press('Enter');
+  await page.locator('[data-testid=picture][data-frame="540"][data-settled=true]').waitFor();
+  await page.keyboard.press('x');
+  await page.keyboard.press('3');
+  await saved(page).waitFor();
+  const line = (await page.getByTestId('line').boundingBox())!;
+  await page.mouse.move(line.x + 400, line.y + 40);
+  await page.getByTestId('pointed').waitFor();
+  await take(page, 'stretches');
+
   await page.goto(`${running.url}/clips`);
   await page.locator('[data-clip]').first().waitFor();
   await take(page, 'clips');
@@ -80,6 +99,9 @@ test('pictures of each screen', async ({ page, running }) => {
   await page.goto(`${running.url}/academy/people`);
   await page.locator('[data-member]').first().waitFor();
   await take(page, 'people');
+  await page.goto(`${running.url}/academy/disk`);
+  await page.locator('[data-file]').first().waitFor();
+  await take(page, 'disk');
   await page.goto(`${running.url}/academy/words`);
   await page.getByRole('button', { name: 'Change the position back', exact: true }).click();
   await take(page, 'words');

@@ -6,7 +6,7 @@ import { join } from 'node:path';
 const folder = mkdtempSync(join(tmpdir(), 'odograph-journey-video-'));
 const DEMO = join(import.meta.dirname, '../../../demo/footage');
 
-/** A video made of one of the demo's by ffmpeg; gives its path. */
+/** A video made of one of the demo's, by its name, or of another file by ffmpeg; gives its path. */
 export const madeOf = (
   piece: string,
   name: string,
@@ -22,7 +22,7 @@ export const madeOf = (
     '-y',
     ...before,
     '-i',
-    join(DEMO, `${piece}.mp4`),
+    piece.includes('/') ? piece : join(DEMO, `${piece}.mp4`),
     ...args,
     '-metadata',
     `title=${name}`,

@@ -15,7 +15,13 @@ export type Account = {
   readonly name: string;
   readonly passwordHash: string;
 };
-export type Academy = { readonly id: AcademyId; readonly name: string; readonly timeZone: string };
+export type Academy = {
+  readonly id: AcademyId;
+  readonly name: string;
+  readonly timeZone: string;
+  /** Whether it is one of those that ship with the product. */
+  readonly isDemo: boolean;
+};
 export type SessionRow = {
   readonly id: string;
   readonly createdAt: Date;
@@ -52,11 +58,17 @@ export class AccountsRepository {
   }
 
   async academy(id: AcademyId): Promise<Academy> {
-    return (await this.models.academy.findOne({ where: { id }, rejectOnEmpty: true })).get({ plain: true }) as Academy;
+    const row = await this.models.academy.findOne({ where: { id }, rejectOnEmpty: true });
+    return {
+      id,
+      name: row.get('name') as string,
+      timeZone: row.get('timeZone') as string,
+      isDemo: row.get('demoLoadedAt') !== null,
+    };
   }
 
   /** A new academy with its first head, who is new as well unless an account is given. All of it or nothing. */
-  async found(academy: Academy, head: Account | Omit<Account, 'id'>, now: Date): Promise<string> {
+  async found(academy: Omit<Academy, 'isDemo'>, head: Account | Omit<Account, 'id'>, now: Date): Promise<string> {
     try {
       return await this.sequelize.transaction(async (transaction) => {
         await this.models.academy.create(

@@ -158,7 +158,12 @@ export class AccountsService {
     if (!account || !academy) throw new Refused({ code: 'signed-out', facts: {} });
     return {
       account: { id: account.id, name: account.name, email: account.email },
-      academy: { id: academy.id, name: academy.name, timeZone: academy.timeZone },
+      academy: {
+        id: academy.id,
+        name: academy.name,
+        timeZone: academy.timeZone,
+        isDemo: academy.isDemo && this.config.demoDir !== null,
+      },
       role: session.role,
       academies: academies.map(({ id, name }) => ({ id, name })),
     };

@@ -136,6 +136,7 @@ const OPEN = [
 ];
 const FOR_STUDENTS = [
   'GET /api/me',
+  'POST /api/files/{id}/prepare',
   'POST /api/me/academy',
   'DELETE /api/me/membership',
   'POST /api/sign-out',
@@ -215,6 +216,11 @@ describe('every route', () => {
         nameOf(route),
         expect.arrayContaining(Object.keys(EXAMPLES[nameOf(route)]!())),
       ]);
+  });
+
+  test('when an answer has come, its connection should stay open for longer than clients and proxies wait', async () => {
+    const { headers } = await coach.raw('/api/health');
+    expect(Number(/timeout=(\d+)/.exec(headers.get('keep-alive') ?? '')?.[1])).toBeGreaterThan(60);
   });
 
   test('when nobody is signed in, every route that is not meant to be open should say so', async () => {

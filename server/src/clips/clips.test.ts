@@ -1,9 +1,9 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import type { Attempt, Clip, Library } from '@odograph/core';
+import type { Attempt, Clip, Library, MediaFile } from '@odograph/core';
 import { v7 as newId } from 'uuid';
 import type { Models } from '../database/models.js';
 import { MODELS } from '../database/tokens.js';
-import { clipRequest, libraryOf, newClip, newPiece } from '../testing/requests.js';
+import { clipRequest, libraryOf, newClip, newFootageOf, newPiece } from '../testing/requests.js';
 import { COACH, TestApp, type Client } from '../testing/testApp.js';
 
 const control = (id: string, more: object = {}): object => ({
@@ -22,15 +22,20 @@ const control = (id: string, more: object = {}): object => ({
 });
 
 describe('clips and their attempts', () => {
-  let app: TestApp, coach: Client, models: Models;
+  let app: TestApp, coach: Client, models: Models, film: MediaFile;
   beforeAll(async () => {
     app = await TestApp.start({ demo: 'rooms' });
     coach = await app.signedIn(COACH);
     models = app.app.get<Models>(MODELS);
+    ({ file: film } = await newPiece(coach));
   });
   afterAll(() => app.stop());
   const attemptIn = (library: Library, id: string): Attempt | undefined => library.attempts.find((a) => a.id === id);
-  const piece = (): Promise<Awaited<ReturnType<typeof newPiece>>> => newPiece(coach);
+  /** Footage of its own; all of it on one file. */
+  const piece = async (): Promise<Awaited<ReturnType<typeof newPiece>>> => ({
+    file: film,
+    ...(await newFootageOf(coach, film.id, 'A round')),
+  });
   const edit = (attempt: { id: string; version: number }, changes: object, more: object = {}) =>
     coach.ask('PATCH', `/api/attempts/${attempt.id}`, {
       editId: newId(),

@@ -9,6 +9,8 @@ export type Config = {
   readonly publicUrl: URL | null;
   readonly dataDir: string;
   readonly webDir: string;
+  /** Where the demo's library and films lie; null = none is loaded. */
+  readonly demoDir: string | null;
   readonly version: string;
   readonly logLevel: string;
   readonly database: {
@@ -30,6 +32,7 @@ const schema = Joi.object({
   PORT: Joi.number().integer().min(0).max(65_535).default(4170),
   ODOGRAPH_DATA: Joi.string().required(),
   ODOGRAPH_WEB: Joi.string().default(fileURLToPath(new URL('../../../web/dist', import.meta.url))),
+  ODOGRAPH_DEMO: Joi.string(),
   ODOGRAPH_VERSION: Joi.string().default('0.0.0'),
   ODOGRAPH_LOG: Joi.string().valid('silent', 'error', 'warn', 'info', 'debug').default('info'),
   ODOGRAPH_DB_HOST: Joi.string().default('127.0.0.1'),
@@ -49,6 +52,7 @@ export const readConfig = (env: NodeJS.ProcessEnv): Config => {
     publicUrl: value['PUBLIC_URL'] === undefined ? null : new URL(value['PUBLIC_URL']),
     dataDir: value['ODOGRAPH_DATA']!,
     webDir: value['ODOGRAPH_WEB']!,
+    demoDir: value['ODOGRAPH_DEMO'] ?? null,
     version: value['ODOGRAPH_VERSION']!,
     logLevel: value['ODOGRAPH_LOG']!,
     database: {

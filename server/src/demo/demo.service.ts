@@ -2,6 +2,7 @@ import { createReadStream } from 'node:fs';
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { Inject, Injectable } from '@nestjs/common';
+import type { ClockAnchor } from '@odograph/core';
 import {
   newAngle,
   newClip,
@@ -22,6 +23,7 @@ import type { Models } from '../database/models.js';
 import { MODELS } from '../database/tokens.js';
 import { checked } from '../errors/checked.js';
 import { FootageService } from '../footage/footage.service.js';
+import { ScoreboardStandIn } from '../scoreboard/scoreboardStandIn.js';
 import { PeopleService } from '../people/people.service.js';
 import { MediaService } from '../media/media.service.js';
 
@@ -42,6 +44,8 @@ type DemoAcademy = {
   readonly angles: readonly ({ readonly footageId: string } & NewAngle)[];
   readonly clips: readonly NewClip[];
   readonly looks: readonly ({ readonly attemptId: string } & NewLook)[];
+  /** What the scoreboards of its bouts showed. */
+  readonly scoreboards: readonly { readonly footageId: string; readonly readings: readonly ClockAnchor[] }[];
 };
 
 /** Loads the demo library through the same services that requests go through. Every step is repeatable, so a start that was cut short goes on. */
@@ -53,6 +57,7 @@ export class DemoService {
     @Inject(FootageService) private readonly footage: FootageService,
     @Inject(ClipsService) private readonly clips: ClipsService,
     @Inject(PeopleService) private readonly people: PeopleService,
+    @Inject(ScoreboardStandIn) private readonly scoreboards: ScoreboardStandIn,
   ) {}
 
   async load(folder: string): Promise<void> {
@@ -110,5 +115,7 @@ export class DemoService {
     for (const clip of academy.clips) await this.clips.create(session, checked(newClip, clip));
     for (const { attemptId, ...look } of academy.looks)
       await this.clips.addLook(session, attemptId, checked(newLook, look));
+    for (const { footageId, readings } of academy.scoreboards)
+      await this.scoreboards.keep(session.academyId, footageId, readings);
   }
 }

@@ -1,6 +1,16 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import { analyse, isNearFinish, toGraphml, wordsOf, type Library } from '@odograph/core';
+import {
+  analyse,
+  clockAt,
+  clockText,
+  isNearFinish,
+  toGraphml,
+  wordsOf,
+  type ClockAnchor,
+  type Library,
+} from '@odograph/core';
 import { libraryFile } from '@odograph/core/contract';
+import { v7 as newId } from 'uuid';
 import type { Models } from '../database/models.js';
 import { MODELS } from '../database/tokens.js';
 import { libraryOf } from '../testing/requests.js';
@@ -55,6 +65,24 @@ describe('the demo library', () => {
       library.clips.filter((c) => c.angleId === [first, second].find((g) => g?.offsetMs)?.id).length,
     ]).toEqual([true, 3]);
     expect((await libraryOf(await app.signedIn(OTHER_COACH))).clips).toEqual([]);
+  });
+
+  test('when the scoreboard of a bout is asked, it should have shown what stands in the picture; of other footage it knows nothing', async () => {
+    const { footage } = (await coach.ask('GET', '/api/library')).body as Library;
+    const bout = footage.find((f) => f.title.startsWith('Lantern Cup'))!;
+    const { body } = await coach.ask('GET', `/api/footage/${bout.id}/scoreboard`);
+    const { readings } = body as { readings: ClockAnchor[] };
+    // the clock in the picture of this bout starts at five minutes and cuts the rest of a second off
+    for (let atS = 0; atS < 43; atS += 0.04) {
+      const left = Math.floor(300 - atS);
+      const written = `${Math.floor(left / 60)}:${String(left % 60).padStart(2, '0')}`;
+      expect([atS, clockText(clockAt(readings, atS * 1000)!.leftMs!)]).toEqual([atS, written]);
+    }
+    const other = footage.find((f) => f.title.startsWith('Guard class'))!;
+    expect((await coach.ask('GET', `/api/footage/${other.id}/scoreboard`)).body).toEqual({ readings: null });
+    expect((await coach.ask('GET', `/api/footage/${newId()}/scoreboard`)).status).toBe(404);
+    const stranger = await app.signedIn(OTHER_COACH);
+    expect((await stranger.ask('GET', `/api/footage/${bout.id}/scoreboard`)).status).toBe(404);
   });
 
   test('when it is loaded again, or a load was cut short, nothing should be there twice', async () => {

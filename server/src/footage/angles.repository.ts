@@ -8,6 +8,10 @@ import { MODELS } from '../database/tokens.js';
 export class AnglesRepository {
   constructor(@Inject(MODELS) private readonly models: Models) {}
 
+  async isFootage(academyId: AcademyId, id: string): Promise<boolean> {
+    return (await this.models.footage.count({ where: { academyId, id, deletedAt: null } })) > 0;
+  }
+
   /** How many clips that are cut from an angle, or attempts that are told on it, reach outside of its frames [from, to). */
   async outside(academyId: AcademyId, angleId: string, from: number, to: number): Promise<number> {
     const here = { academyId, angleId, deletedAt: null };

@@ -1,6 +1,7 @@
-import { Controller, Delete, HttpCode, Inject, Param, Patch, Post } from '@nestjs/common';
+import { Controller, Delete, Get, HttpCode, Inject, Param, Patch, Post } from '@nestjs/common';
 import {
   footageEdit,
+  idParam,
   newAngle,
   newFootage,
   removal,
@@ -9,11 +10,13 @@ import {
   type NewAngle,
   type NewFootage,
   type FootageEdit,
+  type ScoreboardAnswer,
 } from '@odograph/core/contract';
 import { CheckedBody, Says } from '../api/describe.js';
-import { CurrentSession } from '../accounts/session.guard.js';
+import { CurrentSession, Roles } from '../accounts/session.guard.js';
 import type { Session } from '../accounts/session.js';
 import { BinService } from '../bin/bin.service.js';
+import { checked } from '../errors/checked.js';
 import { FootageService } from './footage.service.js';
 
 @Controller('footage')
@@ -39,6 +42,13 @@ export class FootageController {
     @CheckedBody(newAngle) body: NewAngle,
   ): Promise<Changed> {
     return this.footage.addAngle(session, id, body);
+  }
+
+  @Says('What the scoreboard of a footage showed, whenever something about it changed; null where none was kept')
+  @Roles('head', 'coach')
+  @Get(':id/scoreboard')
+  async scoreboard(@CurrentSession() session: Session, @Param('id') id: string): Promise<ScoreboardAnswer> {
+    return { readings: await this.footage.scoreboardOf(session, checked<string>(idParam.label('id'), id)) };
   }
 
   @Says('Changes what is known of footage')

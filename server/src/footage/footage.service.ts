@@ -1,4 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
+import type { ClockAnchor } from '@odograph/core';
 import type {
   AngleEdit,
   AthleteRef,
@@ -12,9 +13,10 @@ import type { Session } from '../accounts/session.js';
 import { ChangesService } from '../changes/changes.service.js';
 import type { Edit } from '../changes/edit.js';
 import type { Row } from '../database/models.js';
-import { Refused, invalid } from '../errors/refused.js';
+import { Refused, invalid, notFound } from '../errors/refused.js';
 import { LibraryService } from '../library/library.service.js';
 import { MediaService } from '../media/media.service.js';
+import { SCOREBOARD, type Scoreboard } from '../scoreboard/scoreboard.js';
 import { AnglesRepository } from './angles.repository.js';
 
 @Injectable()
@@ -24,18 +26,25 @@ export class FootageService {
     @Inject(LibraryService) private readonly library: LibraryService,
     @Inject(MediaService) private readonly media: MediaService,
     @Inject(AnglesRepository) private readonly angles: AnglesRepository,
+    @Inject(SCOREBOARD) private readonly scoreboard: Scoreboard,
   ) {}
 
-  /** A footage with its first angle: the whole of one file. */
+  /** What the scoreboard of a footage showed; null where none was kept. */
+  async scoreboardOf({ academyId }: Session, footageId: string): Promise<readonly ClockAnchor[] | null> {
+    if (!(await this.angles.isFootage(academyId, footageId))) throw notFound();
+    return (await this.scoreboard.readings(academyId, footageId)) ?? null;
+  }
+
+  /** A footage with its first angle: one file, or a stretch of one. */
   async create(session: Session, request: NewFootage): Promise<Changed> {
-    const { editId, id, angleId, fileId, athleteA, athleteB, ...fields } = request;
-    const whole = await this.wholeFile(session, fileId);
+    const { editId, id, angleId, fileId, fromFrame, toFrame, athleteA, athleteB, ...fields } = request;
+    const shown = await this.shown(session, fileId, fromFrame, toFrame);
     if (athleteA.id === athleteB.id) throw invalid('athleteB', 'must be somebody else than athleteA');
     const touched = await this.changes.edit(session, editId, async (edit) => {
       await this.person(edit, athleteA);
       await this.person(edit, athleteB);
       await edit.create('footage', id, { ...fields, athleteA: athleteA.id, athleteB: athleteB.id });
-      await edit.create('angle', angleId, { footageId: id, offsetMs: 0, ...whole });
+      await edit.create('angle', angleId, { footageId: id, offsetMs: 0, ...shown });
       edit.touch('file', fileId);
     });
     return this.library.changed(session.academyId, touched);
@@ -44,11 +53,10 @@ export class FootageService {
   /** One more angle of footage: another file of the same event, or a stretch of one. */
   async addAngle(session: Session, footageId: string, request: NewAngle): Promise<Changed> {
     const { editId, id, fileId, fromFrame, toFrame, ...fields } = request;
-    const whole = await this.wholeFile(session, fileId);
-    const stretch = await this.stretch(session, fileId, fromFrame ?? 0, toFrame ?? (whole['toFrame'] as number));
+    const shown = await this.shown(session, fileId, fromFrame, toFrame);
     const touched = await this.changes.edit(session, editId, async (edit) => {
       await edit.require('footage', footageId);
-      await edit.create('angle', id, { footageId, ...whole, ...stretch, ...fields });
+      await edit.create('angle', id, { footageId, ...shown, ...fields });
       edit.touch('file', fileId);
     });
     return this.library.changed(session.academyId, touched);
@@ -89,15 +97,17 @@ export class FootageService {
     return { fromFrame, toFrame, fromPts: times.instant(fromFrame).pts, toPts: times.instant(toFrame).pts };
   }
 
-  private async wholeFile({ academyId }: Session, fileId: string): Promise<Row> {
-    const file = await this.media.require(academyId, fileId);
-    const times = await this.media.frameTimes(academyId, fileId);
+  /** An angle's share of a file, as it is unless more is said: to its ends where nothing else is asked for, live, at the speed it happened. */
+  private async shown(
+    session: Session,
+    fileId: string,
+    fromFrame: number | null,
+    toFrame: number | null,
+  ): Promise<Row> {
+    const { frames } = await this.media.require(session.academyId, fileId);
     return {
       fileId,
-      fromFrame: 0,
-      toFrame: file.frames,
-      fromPts: times.instant(0).pts,
-      toPts: times.instant(file.frames).pts,
+      ...(await this.stretch(session, fileId, fromFrame ?? 0, toFrame ?? frames)),
       rate: 1,
       kind: 'live',
     };

@@ -4,7 +4,7 @@ import { Inject, Injectable } from '@nestjs/common';
 import { frameStartS, type Clip, type MediaFile } from '@odograph/core';
 import type { NewCut } from '@odograph/core/contract';
 import type { AcademyId } from '../database/academyId.js';
-import { LibraryService } from '../library/library.service.js';
+import { LibraryRepository } from '../library/library.repository.js';
 import { demuxerOf, inputGuard } from '../media/container.js';
 import { fromTime } from '../media/probe.js';
 import { MediaStore } from '../media/mediaStore.js';
@@ -66,7 +66,7 @@ const sizeOf = (parts: readonly Part[]): Size => {
 export class Cuts {
   constructor(
     @Inject(MediaStore) private readonly store: MediaStore,
-    @Inject(LibraryService) private readonly library: LibraryService,
+    @Inject(LibraryRepository) private readonly library: LibraryRepository,
     @Inject(JobsRepository) private readonly jobs: JobsRepository,
   ) {}
 
@@ -91,7 +91,7 @@ export class Cuts {
   }
 
   private async partsOf(academy: AcademyId, { clipIds }: NewCut): Promise<readonly Part[]> {
-    const { clips, angles, files } = await this.library.library(academy);
+    const { clips, angles, files } = await this.library.clipsWithFiles(academy, new Set(clipIds));
     const parts = clipIds.flatMap((clipId): Part[] => {
       const clip = clips.find((c) => c.id === clipId);
       const angle = angles.find((a) => a.id === clip?.angleId);

@@ -151,13 +151,13 @@ export class JobsRepository {
     });
   }
 
-  /** Gives a job back unfinished, as it was: for a worker that ends in good order. */
-  giveBack(job: Claimed, worker: string): Promise<boolean> {
+  /** Gives a job back unfinished, to be begun anew: as if it had never been begun where a worker ends in good order, as one of its tries elsewhere. */
+  giveBack(job: Claimed, worker: string, isTry: boolean): Promise<boolean> {
     return this.mine(
-      `state = 'waiting', tries = tries - 1, progress = 0, lease_until = NULL, worker = NULL`,
+      `state = 'waiting', tries = tries - :untried, progress = 0, lease_until = NULL, worker = NULL`,
       job,
       worker,
-      {},
+      { untried: isTry ? 0 : 1 },
     );
   }
 
@@ -189,6 +189,52 @@ export class JobsRepository {
       { state: 'cancelled', endedAt: new Date(), leaseUntil: null },
       { where: { academyId, id, state: { [Op.in]: ['waiting', 'running'] } } },
     );
+  }
+
+  /**
+   * Marks what a job has made as no longer wanted, so that it is not made again by itself; false while the job, or one that reads what it made (of the
+   * kinds `readers`), has not ended.
+   */
+  putOff(academyId: AcademyId, kind: JobKind, subjectId: string, readers: readonly JobKind[]): Promise<boolean> {
+    return this.sequelize.transaction(async (transaction) => {
+      const rows = await this.sequelize.query<{ kind: JobKind; state: JobState }>(
+        `SELECT kind, state FROM jobs WHERE academy_id = :academyId AND subject_id = :subjectId AND kind IN (:kinds) FOR UPDATE`,
+        {
+          type: QueryTypes.SELECT,
+          transaction,
+          replacements: { academyId, subjectId, kinds: [kind, ...readers] },
+        },
+      );
+      const isDone = (of: JobKind): boolean => rows.some((row) => row.kind === of && row.state === 'done');
+      const isUnderWay = rows.some((row) => row.state === 'running' || row.state === 'waiting');
+      if (!isDone(kind) || isUnderWay || !readers.every((of) => rows.some((row) => row.kind === of))) return false;
+      await this.models.job.update(
+        { state: 'cancelled', endedAt: null, leaseUntil: null, worker: null },
+        { where: { academyId, kind, subjectId }, transaction },
+      );
+      return true;
+    });
+  }
+
+  /** Puts the job of a kind for a subject in line once more, where it has failed, was cancelled or was put off. */
+  async resume(academyId: AcademyId, kind: JobKind, subjectId: string): Promise<void> {
+    const row = await this.models.job.findOne({ where: { academyId, kind, subjectId } });
+    if (row) await this.again(academyId, row.get('id') as string);
+  }
+
+  /** Takes jobs of a kind off that ended before an instant; gives what they were about. */
+  async forget(
+    kind: JobKind,
+    before: Date,
+  ): Promise<readonly { readonly academyId: AcademyId; readonly subjectId: string }[]> {
+    const rows = await this.models.job.findAll({
+      where: { kind, state: { [Op.in]: ['done', 'failed', 'cancelled'] }, endedAt: { [Op.lt]: before } },
+    });
+    for (const row of rows) await row.destroy();
+    return rows.map((row) => ({
+      academyId: row.get('academyId') as AcademyId,
+      subjectId: row.get('subjectId') as string,
+    }));
   }
 
   /** Puts a job that has failed or was cancelled in line once more. */

@@ -12,6 +12,7 @@ import {
   type MediaFile,
   type TimeTable,
 } from '@odograph/core';
+import type { Look } from '@odograph/core/contract';
 import type { AcademyId } from '../database/academyId.js';
 import { demuxerOf, inputGuard } from '../media/container.js';
 import { MediaService } from '../media/media.service.js';
@@ -52,14 +53,6 @@ const inPieces = (size: number, use: (piece: Buffer) => void): ((chunk: Buffer) 
     for (; all.length >= size; all = all.subarray(size)) use(all.subarray(0, size));
     rest = Buffer.from(all);
   };
-};
-
-/** How the strip is laid out and what the pictures alone say: the answer of `/look`. */
-type Tiles = {
-  readonly columns: number;
-  readonly frames: readonly number[];
-  readonly width: number;
-  readonly height: number;
 };
 
 /** Key frames of the proxy that are spread evenly over its time: one a second, at most a hundred, each once. */
@@ -173,7 +166,7 @@ export class Prepare {
     if (frame !== file.frames)
       throw new ToolFault(`Of ${file.frames} pictures only ${frame} could be read for what moves.`);
     const frames = tileFrames(times);
-    const tiles: Tiles = { columns: 10, frames, ...TILE };
+    const tiles = { columns: 10, frames, ...TILE };
     await this.store.working(async (folder) => {
       const path = join(folder, 'strip.jpg');
       const strip = await runTool(
@@ -193,7 +186,8 @@ export class Prepare {
       if (!strip.ok) throw faultOf(strip, 'Making the picture strip');
       const { activity, ...motion } = reader.end(endS);
       const said = join(folder, 'look.json');
-      await writeFile(said, JSON.stringify({ ...motion, activity: [...activity], toS: endS, tiles }), { flush: true });
+      const look: Look = { ...motion, activity: [...activity], toS: endS, tiles };
+      await writeFile(said, JSON.stringify(look), { flush: true });
       await this.store.putMade(academy, fileId, 'strip.jpg', path);
       await this.store.putMade(academy, fileId, 'look.json', said);
     });

@@ -2,8 +2,9 @@ import { randomBytes } from 'node:crypto';
 import { hostname } from 'node:os';
 import { setTimeout as pause } from 'node:timers/promises';
 import { Inject, Injectable, type OnModuleDestroy } from '@nestjs/common';
-import { createConnection, type Connection } from 'mariadb';
+import { createConnection, type Connection, type ConnectionConfig } from 'mariadb';
 import { CONFIG, type Config } from '../config/config.js';
+import { isDatabaseAway } from '../database/away.js';
 import { messageOf } from '../errors/refusal.filter.js';
 import { Refused } from '../errors/refused.js';
 import { ToolFault } from '../media/tool.js';
@@ -92,7 +93,7 @@ export class JobRunner implements OnModuleDestroy {
   private async hasTurn(): Promise<boolean> {
     const { host, port, user, password, name } = this.config.database;
     try {
-      this.turn ??= await createConnection({ host, port, user, password, database: name, connectTimeout: 15_000 });
+      this.turn ??= await this.connected({ host, port, user, password, database: name, connectTimeout: 15_000 });
       const [row] = await this.turn.query<{ got: bigint | number }[]>('SELECT GET_LOCK(?, 0) AS got', [
         `odograph ${name} ${hostname()}`.slice(0, 64),
       ]);
@@ -102,6 +103,15 @@ export class JobRunner implements OnModuleDestroy {
       this.turn = undefined;
       throw error;
     }
+  }
+
+  private async connected(options: ConnectionConfig): Promise<Connection> {
+    const connection = await createConnection(options);
+    // the database has gone: the turn is lost with it, and asked for again
+    connection.on('error', () => {
+      if (this.turn === connection) this.turn = undefined;
+    });
+    return connection;
   }
 
   private async work(job: Claimed): Promise<void> {
@@ -132,8 +142,10 @@ export class JobRunner implements OnModuleDestroy {
     } catch (error) {
       const { signal } = stop;
       if (signal.reason === 'lost') return;
-      if (signal.reason === 'ending') await this.jobs.giveBack(job, this.worker);
+      if (signal.reason === 'ending') await this.jobs.giveBack(job, this.worker, false);
       else if (signal.reason === 'late') await this.failed(job, 'It took longer than it may.');
+      // the job is not at fault, but must not go round for ever either
+      else if (isDatabaseAway(error)) await this.patiently(() => this.jobs.giveBack(job, this.worker, true));
       else await this.failed(job, whyOf(error));
     } finally {
       clearInterval(beats);

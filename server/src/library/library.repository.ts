@@ -80,10 +80,29 @@ export class LibraryRepository {
   async attemptsWithFootage(
     academy: AcademyId,
     ids: ReadonlySet<string>,
-  ): Promise<Pick<Library, 'attempts' | 'footage'>> {
+  ): Promise<Pick<Library, 'attempts' | 'footage' | 'angles' | 'files'>> {
     const attempts = await this.attempts(academy, ids);
     const footage = await this.rows(academy, 'footage', new Set(attempts.map((a) => a.footageId)));
-    return { attempts, footage: footage.map(toFootage) };
+    const lie = await this.anglesWithFiles(academy, new Set(attempts.map((a) => a.angleId)));
+    return { attempts, footage: footage.map(toFootage), ...lie };
+  }
+
+  private async anglesWithFiles(
+    academy: AcademyId,
+    ids: ReadonlySet<string>,
+  ): Promise<Pick<Library, 'angles' | 'files'>> {
+    const angles = await this.rows(academy, 'angle', ids);
+    const files = await this.rows(academy, 'file', new Set(angles.map((a) => a['fileId'] as string)));
+    return { angles: angles.map(toAngle), files: files.map(toFile) };
+  }
+
+  /** Some clips with the angles and files they are cut from; those in the bin are left out. */
+  async clipsWithFiles(
+    academy: AcademyId,
+    ids: ReadonlySet<string>,
+  ): Promise<Pick<Library, 'clips' | 'angles' | 'files'>> {
+    const clips = (await this.rows(academy, 'clip', ids)).map(toClip);
+    return { clips, ...(await this.anglesWithFiles(academy, new Set(clips.map((c) => c.angleId)))) };
   }
 
   /** Clips in the order of their ids, from behind `after` on, with the attempts they look at; of some angles only, where these are given. */

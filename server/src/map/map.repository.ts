@@ -35,10 +35,15 @@ export class MapRepository {
       entity === 'person' && field === '*';
     if (records.some((r) => ['word', 'alias', 'person'].includes(r.entity) && !isNew(r))) return undefined;
     const ids = new Set(records.flatMap((r) => (r.entity === 'attempt' ? r.id : (r.attempt ?? []))));
-    const footage = records.filter((r) => r.entity === 'footage').map((r) => r.id);
-    if (footage.length) {
+    // where a stretch of a footage is logged throughout, what lies in it depends on the footage and on how its angles lie in it
+    for (const [entity, column] of [
+      ['footage', 'footageId'],
+      ['angle', 'angleId'],
+    ] as const) {
+      const touched = records.filter((r) => r.entity === entity).map((r) => r.id);
+      if (!touched.length) continue;
       const rows = await this.models.attempt.findAll({
-        where: { academyId, footageId: { [Op.in]: footage } },
+        where: { academyId, [column]: { [Op.in]: touched } },
         attributes: ['id'],
       });
       for (const row of rows) ids.add(row.get('id') as string);

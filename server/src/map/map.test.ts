@@ -110,7 +110,24 @@ describe('rows for the map', () => {
       changes: { logged: 'throughout' },
     });
     expect(await follow()).toBe(1);
-    await coach.ask('DELETE', `/api/footage/${footage.id}`, { editId: newId(), baseVersion: 2 });
+    const rated = tally.book().attempts;
+    const spans = [{ fromMs: 0, toMs: 600_000, kind: 'logged throughout' }];
+    await coach.ask('PATCH', `/api/footage/${footage.id}`, {
+      editId: newId(),
+      baseVersion: 2,
+      changes: { logged: 'picked', spans },
+    });
+    expect(await follow()).toBe(1);
+    expect(tally.book().attempts).toBe(rated);
+    // the camera is moved out of the stretch
+    await coach.ask('PATCH', `/api/angles/${angleId}`, {
+      editId: newId(),
+      baseVersion: 1,
+      changes: { offsetMs: 700_000 },
+    });
+    expect(await follow()).toBe(1);
+    expect(tally.book().attempts).toBe(rated - 1);
+    await coach.ask('DELETE', `/api/footage/${footage.id}`, { editId: newId(), baseVersion: 3 });
     expect(await follow()).toBe(1);
   });
 

@@ -1,5 +1,6 @@
 import { isForAcademy, type MediaFile } from '@odograph/core';
 import { Inject, Injectable } from '@nestjs/common';
+import type { Model } from 'sequelize';
 import type { AcademyId } from '../database/academyId.js';
 import type { Models } from '../database/models.js';
 import { MODELS } from '../database/tokens.js';
@@ -47,18 +48,19 @@ export class MediaRepository {
     return row ? toFile(row.get({ plain: true })) : undefined;
   }
 
-  /** Whether a file shows footage whose athletes may both be shown to the whole academy. */
+  /** Whether all footage that a file shows may be shown to the whole academy: the file goes out whole. */
   async isForAcademy(academy: AcademyId, id: string): Promise<boolean> {
     const angles = await this.models.angle.findAll({ where: { academyId: academy, fileId: id, deletedAt: null } });
-    for (const angle of angles) {
-      const footage = await this.models.footage.findOne({
-        where: { academyId: academy, id: angle.get('footageId') as string, deletedAt: null },
-      });
-      if (!footage || footage.get('audience') !== 'academy') continue;
-      const ids = [footage.get('athleteA') as string, footage.get('athleteB') as string];
-      const athletes = await this.models.person.findAll({ where: { academyId: academy, id: ids } });
-      if (athletes.length === 2 && athletes.every((a) => isForAcademy(toPerson(a.get({ plain: true }))))) return true;
-    }
-    return false;
+    const ids = [...new Set(angles.map((angle) => angle.get('footageId') as string))];
+    const footage = await this.models.footage.findAll({ where: { academyId: academy, id: ids, deletedAt: null } });
+    for (const one of footage) if (!(await this.isFootageForAcademy(academy, one))) return false;
+    return footage.length > 0;
+  }
+
+  private async isFootageForAcademy(academy: AcademyId, footage: Model): Promise<boolean> {
+    if (footage.get('audience') !== 'academy') return false;
+    const ids = [footage.get('athleteA') as string, footage.get('athleteB') as string];
+    const athletes = await this.models.person.findAll({ where: { academyId: academy, id: ids } });
+    return athletes.length === 2 && athletes.every((a) => isForAcademy(toPerson(a.get({ plain: true }))));
   }
 }

@@ -127,7 +127,7 @@ export class MediaService {
     const [proxy, look, sound] = await Promise.all(
       (['proxy.mp4', 'look.json', 'sound'] as const).map((name) => this.store.isMade(academy, fileId, name)),
     );
-    return { proxy: proxy!, look: look!, sound: sound! };
+    return { proxy: proxy!, look: look!, sound: sound!, isThinned: await this.store.isThinned(academy, fileId) };
   }
 
   async still(academy: AcademyId, fileId: string, frame: number): Promise<string> {

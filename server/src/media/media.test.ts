@@ -1,13 +1,15 @@
-import { execFileSync } from 'node:child_process';
+import { execFile } from 'node:child_process';
 import { existsSync, mkdtempSync, readFileSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { promisify } from 'node:util';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { unpackTimes, type MediaFile } from '@odograph/core';
 import { v7 as newId } from 'uuid';
 import { MediaService } from './media.service.js';
 import { libraryOf } from '../testing/requests.js';
-import { COACH, DEMO_FILES, TestApp, demoVideo, type Client } from '../testing/testApp.js';
+import { OTHER_COACH, COACH, DEMO_FILES, TestApp, demoVideo, type Client } from '../testing/testApp.js';
+import { made, numbersIn } from '../testing/video.js';
 
 describe('media', () => {
   let app: TestApp, coach: Client, video: Buffer;
@@ -20,11 +22,7 @@ describe('media', () => {
   afterAll(() => app.stop());
   const take = (name: string, bytes: Uint8Array, id = newId()) =>
     coach.put(`/api/files/${id}?name=${encodeURIComponent(name)}`, bytes);
-  const made = (name: string, ...args: string[]): Buffer => {
-    const path = join(folder, name);
-    execFileSync('ffmpeg', ['-nostdin', '-v', 'error', '-y', ...args, path]);
-    return readFileSync(path);
-  };
+  const bytesMade = async (name: string, ...args: string[]): Promise<Buffer> => readFileSync(await made(name, ...args));
   const ticksOf = async (id: string): Promise<number[]> => {
     const answer = await coach.raw(`/api/files/${id}/times`);
     return [...unpackTimes(new Uint8Array(await answer.arrayBuffer())).ticks];
@@ -35,21 +33,17 @@ describe('media', () => {
     async (name) => {
       const { body } = await take('x.mp4', await demoVideo(name));
       const file = body as MediaFile;
-      const probed = execFileSync(
-        'ffprobe',
-        [
-          '-v',
-          'error',
-          '-select_streams',
-          'v:0',
-          '-show_entries',
-          'frame=pts',
-          '-of',
-          'csv=p=0',
-          join(__dirname, '../../../demo/footage', `${name}.mp4`),
-        ],
-        { encoding: 'utf8' },
-      );
+      const { stdout: probed } = await promisify(execFile)('ffprobe', [
+        '-v',
+        'error',
+        '-select_streams',
+        'v:0',
+        '-show_entries',
+        'frame=pts',
+        '-of',
+        'csv=p=0',
+        join(__dirname, '../../../demo/footage', `${name}.mp4`),
+      ]);
       const ticks = probed
         .split('\n')
         .map((line) => line.split(',')[0])
@@ -81,10 +75,27 @@ describe('media', () => {
     expect(part.headers.get('cache-control')).toMatch(/^private/);
     expect(part.headers.get('vary')).toMatch(/cookie/i);
     expect(part.headers.get('content-type')).toBe('video/mp4');
+    // a part, like everything else of a file, is for those of its academy alone
+    const [other, nobody] = [await app.signedIn(OTHER_COACH), app.client()];
+    for (const path of [
+      'media',
+      'times',
+      'proxy',
+      'proxy/times',
+      'strip',
+      'look',
+      'sound',
+      'stills/0.jpg',
+      'prepared',
+    ]) {
+      const range = { range: 'bytes=0-9' };
+      const asked = [other, nobody].map(async (who) => (await who.raw(`/api/files/${id}/${path}`, range)).status);
+      expect([path, ...(await Promise.all(asked))]).toEqual([path, 404, 401]);
+    }
   });
 
   test('when a WebM is taken in, it should be kept as one', async () => {
-    const webm = made('small.webm', '-f', 'lavfi', '-i', 'testsrc=s=160x90:r=10:d=1', '-c:v', 'libvpx-vp9');
+    const webm = await bytesMade('small.webm', '-f', 'lavfi', '-i', 'testsrc=s=160x90:r=10:d=1', '-c:v', 'libvpx-vp9');
     expect(await take('small.webm', webm)).toMatchObject({
       status: 200,
       body: { mime: 'video/webm', frames: 10, width: 160, height: 90 },
@@ -105,7 +116,12 @@ describe('media', () => {
       () => readFileSync(join(__dirname, '../../../demo/footage/lantern-final.mp4')).subarray(0, 5000),
       /damaged|fewer than two/,
     ],
-    ['sound alone', 'sound.mp4', () => made('sound.mp4', '-f', 'lavfi', '-i', 'sine=d=1', '-c:a', 'aac'), /no picture/],
+    [
+      'sound alone',
+      'sound.mp4',
+      () => bytesMade('sound.mp4', '-f', 'lavfi', '-i', 'sine=d=1', '-c:a', 'aac'),
+      /no picture/,
+    ],
     [
       'a playlist that points at a local file',
       'list.mp4',
@@ -145,7 +161,7 @@ describe('media', () => {
     ],
   ])('when %s is dropped, it should be refused in a sentence and leave nothing behind', async (_, name, bytes, why) => {
     const id = newId();
-    const { status, body } = await take(name, bytes(), id);
+    const { status, body } = await take(name, await bytes(), id);
     expect(status).toBe(422);
     expect((body as { message: string }).message).toMatch(why);
     expect((await coach.ask('GET', `/api/files/${id}/media`)).status).toBe(404);
@@ -195,21 +211,7 @@ describe('media', () => {
     const bytes = Buffer.from(await still.arrayBuffer());
     const path = join(folder, 'still.jpg');
     writeFileSync(path, bytes);
-    // the strip in the picture says which frame it is: block = width / 40, first block after one of black
-    const grey = execFileSync('ffmpeg', [
-      '-nostdin',
-      '-v',
-      'error',
-      '-i',
-      path,
-      '-f',
-      'rawvideo',
-      '-pix_fmt',
-      'gray',
-      'pipe:1',
-    ]);
-    const bits = Array.from({ length: 20 }, (_, i) => (grey[4 * 320 + (i + 1) * 8 + 4]! > 128 ? 1 : 0));
-    expect(bits.reduce<number>((n, bit) => n * 2 + bit, 0)).toBe(200);
+    expect(await numbersIn(path)).toEqual([200]);
     expect((await coach.ask('GET', `/api/files/${id}/stills/1084.jpg`)).status).toBe(404);
     expect((await coach.ask('GET', `/api/files/${id}/stills/x.jpg`)).status).toBe(400);
   });

@@ -1,6 +1,6 @@
 import { createHash, randomUUID } from 'node:crypto';
 import { createWriteStream } from 'node:fs';
-import { access, mkdir, mkdtemp, open, readFile, rename, rm, writeFile } from 'node:fs/promises';
+import { access, mkdir, mkdtemp, open, readFile, readdir, rename, rm, stat, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { Readable } from 'node:stream';
 import { Transform } from 'node:stream';
@@ -16,6 +16,28 @@ const LIMIT_BYTES = 4 * 2 ** 30;
 export type Received = { readonly path: string; readonly sizeBytes: number; readonly sha256: string };
 /** What is made of a file: its presentation times; the proxy and the times of its own frames; picture strip and what moves; how loud it is. */
 export type MadeName = 'times' | 'proxy.mp4' | 'proxy.times' | 'strip.jpg' | 'look.json' | 'sound';
+
+/** What can be made again out of the original, and takes the most room beside it. */
+const REMADE = ['proxy.mp4', 'proxy.times', 'stills'] as const;
+
+/** Marks a file of which what can be made again was deleted. */
+const THINNED = 'thinned';
+
+const isThere = (path: string): Promise<boolean> =>
+  access(path).then(
+    () => true,
+    () => false,
+  );
+
+/** What a file takes, or a folder with everything in it, in bytes; nothing where there is none. */
+const bytesOf = async (path: string): Promise<number> => {
+  const found = await stat(path).catch(() => undefined);
+  if (!found) return 0;
+  if (!found.isDirectory()) return found.size;
+  const within = await readdir(path).catch(() => [] as string[]);
+  const sizes = await Promise.all(within.map((name) => bytesOf(join(path, name))));
+  return sizes.reduce((sum, bytes) => sum + bytes, 0);
+};
 
 /** Where media lie: a folder for each academy, in it one for each file, named by ids that were checked. Names from users never become paths. */
 @Injectable()
@@ -80,11 +102,8 @@ export class MediaStore {
     return join(this.folder(academy, fileId), name);
   }
 
-  async isMade(academy: AcademyId, fileId: string, name: MadeName): Promise<boolean> {
-    return access(this.made(academy, fileId, name)).then(
-      () => true,
-      () => false,
-    );
+  isMade(academy: AcademyId, fileId: string, name: MadeName): Promise<boolean> {
+    return isThere(this.made(academy, fileId, name));
   }
 
   /** Puts what a job has made in its place, whole; made twice, it is there once. */
@@ -142,6 +161,49 @@ export class MediaStore {
 
   async times(academy: AcademyId, fileId: string, of: 'times' | 'proxy.times' = 'times'): Promise<TimeTable> {
     return unpackTimes(await readFile(this.made(academy, fileId, of)));
+  }
+
+  /** What lies in the folder of a file, in bytes. */
+  async sizes(
+    academy: AcademyId,
+    fileId: string,
+  ): Promise<{ readonly originalBytes: number; readonly steppingBytes: number; readonly restBytes: number }> {
+    const folder = this.folder(academy, fileId);
+    const [originalBytes, wholeBytes, ...again] = await Promise.all([
+      bytesOf(this.original(academy, fileId)),
+      bytesOf(folder),
+      ...REMADE.map((name) => bytesOf(join(folder, name))),
+    ]);
+    const steppingBytes = again.reduce((sum, bytes) => sum + bytes, 0);
+    return { originalBytes, steppingBytes, restBytes: wholeBytes - originalBytes - steppingBytes };
+  }
+
+  /** Deletes what can be made again, and leaves a mark that this was meant. */
+  async thin(academy: AcademyId, fileId: string): Promise<void> {
+    await writeFile(join(this.folder(academy, fileId), THINNED), '', { flush: true });
+    for (const name of REMADE) await rm(join(this.folder(academy, fileId), name), { recursive: true, force: true });
+  }
+
+  /** Whether what is for stepping was deleted on purpose, and is not there again. */
+  async isThinned(academy: AcademyId, fileId: string): Promise<boolean> {
+    const [isMarked, isMade] = await Promise.all([
+      isThere(join(this.folder(academy, fileId), THINNED)),
+      this.isMade(academy, fileId, 'proxy.mp4'),
+    ]);
+    return isMarked && !isMade;
+  }
+
+  /** Deletes a video of clips that was cut out, in whatever format. */
+  async removeCut(academy: AcademyId, id: string): Promise<void> {
+    for (const format of ['mp4', 'webm']) await rm(this.cut(academy, id, format), { force: true });
+  }
+
+  cutsBytes(academy: AcademyId): Promise<number> {
+    return bytesOf(join(this.config.dataDir, 'cuts', academy));
+  }
+
+  incomingBytes(id: string): Promise<number> {
+    return bytesOf(this.incoming(id));
   }
 
   /** Deletes a file with everything that was made of it. */

@@ -27,6 +27,7 @@ const OUTPUT = 16 * 2 ** 30;
 const OPEN_FILES = 64;
 /** Of what a program says about its failure, so much is kept. */
 const MOST_SAID = 4000;
+const FULL = /No space left/;
 
 /**
  * Runs ffmpeg or ffprobe: no shell, an own process group in an own empty folder, lowered priority, and limits on time, memory, output and open files.
@@ -85,7 +86,8 @@ export const runTool = async (
         clearTimeout(clock);
         signal?.removeEventListener('abort', onAbort);
         if (stopped) resolve({ ok: false, why: stopped, said });
-        else resolve(code === 0 ? { ok: true, said } : { ok: false, why: 'failed', said });
+        // ffmpeg ends well where only the last of what it wrote found no room
+        else resolve(code === 0 && !FULL.test(said) ? { ok: true, said } : { ok: false, why: 'failed', said });
       });
     });
   } finally {
@@ -100,6 +102,6 @@ export class ToolFault extends Error {}
 export const faultOf = (end: ToolEnd & { readonly ok: false }, what: string): ToolFault => {
   const last = end.said.trim().split('\n').at(-1) ?? '';
   if (end.why === 'too long') return new ToolFault(`${what} took longer than it may.`);
-  if (/No space left/.test(end.said)) return new ToolFault('The disk is full.');
+  if (FULL.test(end.said)) return new ToolFault('The disk is full.');
   return new ToolFault(`${what} failed${last ? `: ${last.replace(/file:\S+/g, 'the file').slice(0, 200)}` : '.'}`);
 };

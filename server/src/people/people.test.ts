@@ -6,7 +6,7 @@ import { v7 as newId } from 'uuid';
 import type { Models } from '../database/models.js';
 import { MODELS } from '../database/tokens.js';
 import { joined, linkTo } from '../testing/people.js';
-import { libraryOf, newClip, newPiece } from '../testing/requests.js';
+import { libraryOf, newClip, newFootageOf, newPiece } from '../testing/requests.js';
 import { COACH, OTHER_COACH, TestApp, type Client } from '../testing/testApp.js';
 
 const meOf = async (client: Client): Promise<Me> => (await client.ask('GET', '/api/me')).body as Me;
@@ -256,5 +256,8 @@ describe('persons', () => {
         changes: { shownTo: 'academy' },
       });
     expect(await sees()).toEqual([true, 200, 200]);
+    // the same file turns out to show others too, who may not be seen: it goes out whole or not at all
+    await newFootageOf(head, file.id, 'In the background');
+    expect(await sees()).toEqual([false, 404, 404]);
   });
 });

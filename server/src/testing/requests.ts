@@ -5,22 +5,31 @@ import { demoVideo, type Client } from './testApp.js';
 export const libraryOf = async (client: Client): Promise<Library> =>
   (await client.ask('GET', '/api/library')).body as Library;
 
-/** Takes a demo video in and puts it on the shelf. */
-export const newPiece = async (client: Client): Promise<{ file: MediaFile; footage: Footage; angleId: string }> => {
-  const [fileId, id, angleId] = [newId(), newId(), newId()];
-  const file = (await client.put(`/api/files/${fileId}?name=round.mp4`, await demoVideo())).body as MediaFile;
-  const made = await client.ask('POST', '/api/footage', {
+/** Puts a file that is here on the shelf. */
+export const newFootageOf = async (
+  client: Client,
+  fileId: string,
+  title: string,
+): Promise<{ footage: Footage; angleId: string }> => {
+  const angleId = newId();
+  const { body } = await client.ask('POST', '/api/footage', {
     editId: newId(),
-    id,
+    id: newId(),
     angleId,
     fileId,
     athleteA: { id: newId(), name: 'Orla Venn' },
     athleteB: { id: newId(), name: 'Sten Abara' },
-    title: 'A round',
+    title,
     setting: 'training',
     gi: true,
   });
-  return { file, footage: (made.body as { footage: Footage[] }).footage[0]!, angleId };
+  return { footage: (body as { footage: Footage[] }).footage[0]!, angleId };
+};
+
+/** Takes a demo video in and puts it on the shelf. */
+export const newPiece = async (client: Client): Promise<{ file: MediaFile; footage: Footage; angleId: string }> => {
+  const file = (await client.put(`/api/files/${newId()}?name=round.mp4`, await demoVideo())).body as MediaFile;
+  return { file, ...(await newFootageOf(client, file.id, 'A round')) };
 };
 
 export const clipRequest = (angleId: string, more: { attempt?: object; clip?: object } = {}) => ({

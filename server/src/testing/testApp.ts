@@ -58,7 +58,7 @@ const database = async (): Promise<Config['database'] & { drop: () => Promise<vo
 const withRooms = async (load: (folder: string) => Promise<void>): Promise<void> => {
   const folder = await mkdtemp(join(tmpdir(), 'odograph-rooms-'));
   const whole = JSON.parse(await readFile(join(DEMO_FOLDER, 'demo.json'), 'utf8')) as { academies: object[] };
-  const none = { persons: [], files: [], footage: [], angles: [], clips: [], looks: [] };
+  const none = { persons: [], files: [], footage: [], angles: [], clips: [], looks: [], scoreboards: [] };
   await writeFile(
     join(folder, 'demo.json'),
     JSON.stringify({ academies: whole.academies.map((academy) => ({ ...academy, ...none })) }),
@@ -83,10 +83,12 @@ export class TestApp {
       readonly worker?: boolean;
       readonly signInTries?: number;
       readonly publicUrl?: string;
+      /** Where media are to lie; an empty folder of its own otherwise. */
+      readonly dataDir?: string;
     } = {},
   ): Promise<TestApp> {
     const { drop, ...db } = await database();
-    const dataDir = await mkdtemp(join(tmpdir(), 'odograph-server-'));
+    const dataDir = options.dataDir ?? (await mkdtemp(join(tmpdir(), 'odograph-server-')));
     const webDir = await mkdtemp(join(tmpdir(), 'odograph-web-'));
     await writeFile(join(webDir, 'index.html'), '<!doctype html><title>Odograph</title>');
     const config: Config = {
@@ -95,6 +97,7 @@ export class TestApp {
       publicUrl: options.publicUrl === undefined ? null : new URL(options.publicUrl),
       dataDir,
       webDir,
+      demoDir: DEMO_FOLDER,
       version: 'test',
       logLevel: 'silent',
       database: db,
@@ -109,7 +112,9 @@ export class TestApp {
     return new TestApp(app, config, `http://127.0.0.1:${port}`, async () => {
       await app.close();
       await drop();
-      await Promise.all([dataDir, webDir].map((folder) => rm(folder, { recursive: true, force: true })));
+      await Promise.all(
+        [...(options.dataDir ? [] : [dataDir]), webDir].map((folder) => rm(folder, { recursive: true, force: true })),
+      );
     });
   }
 

@@ -5,6 +5,7 @@ import { Inject, Injectable } from '@nestjs/common';
 import { v7 as newId } from 'uuid';
 import { CONFIG, type Config } from '../config/config.js';
 import type { AcademyId } from '../database/academyId.js';
+import { messageOf } from '../errors/refusal.filter.js';
 import { Refused } from '../errors/refused.js';
 import { JobsRepository } from '../jobs/jobs.repository.js';
 import { MediaStore } from '../media/mediaStore.js';
@@ -63,9 +64,11 @@ export class Inbox {
     const mark = `${academyId} ${key}`;
     const since = this.seen.get(mark) ?? now;
     this.seen.set(mark, since);
-    if (now - since < STILL_MS || (await this.uploads.knowsInbox(academyId, key)) || (await isBeingWritten(path)))
-      return;
-    await this.takeIn(academyId, path, name, found.size, key);
+    if (now - since < STILL_MS) return;
+    const known = await this.uploads.inbox(academyId, key);
+    // what waits for room is tried again, whatever else is known has been dealt with
+    if ((known && known.state !== 'coming') || (await isBeingWritten(path))) return;
+    await this.takeIn(academyId, path, name, found.size, key, known?.id);
   }
 
   private async takeIn(
@@ -74,29 +77,25 @@ export class Inbox {
     name: string,
     sizeBytes: number,
     inboxKey: string,
+    waiting: string | undefined,
   ): Promise<void> {
+    const id = waiting ?? newId();
+    const row = { academyId, id, accountId: null, name: name.slice(0, 255), sizeBytes, sha256: null, inboxKey };
     try {
       await this.service.mustFit(sizeBytes);
     } catch (error) {
-      if (error instanceof Refused) return;
-      throw error;
+      if (!(error instanceof Refused)) throw error;
+      const why = `${messageOf(error.refusal)} It is taken in as soon as there is room.`;
+      if (!waiting) await this.uploads.create({ ...row, source: 'inbox', state: 'coming', why });
+      return;
     }
-    const id = newId();
     await mkdir(this.store.passing()[0]!, { recursive: true });
     // shares the blocks where the file system can, else copies
     await copyFile(path, this.store.incoming(id), constants.COPYFILE_FICLONE);
-    const isNew = await this.uploads.create({
-      academyId,
-      id,
-      accountId: null,
-      name: name.slice(0, 255),
-      sizeBytes,
-      source: 'inbox',
-      state: 'reading',
-      sha256: null,
-      inboxKey,
-    });
-    if (isNew) await this.jobs.add(academyId, 'read', id);
-    else await rm(this.store.incoming(id), { force: true });
+    const isMine = waiting
+      ? await this.uploads.begin(academyId, id)
+      : await this.uploads.create({ ...row, source: 'inbox', state: 'reading', why: null });
+    if (isMine) await this.jobs.add(academyId, 'read', id);
+    else if (!waiting) await rm(this.store.incoming(id), { force: true });
   }
 }

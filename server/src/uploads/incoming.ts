@@ -1,6 +1,6 @@
 import { FileStore } from '@tus/file-store';
 import { Server } from '@tus/server';
-import { UPLOAD_LIMIT_BYTES, fileName, uploadId } from '@odograph/core/contract';
+import { UPLOAD_LIMIT_BYTES, fileName, uploadId, type ErrorBody, type Refusal } from '@odograph/core/contract';
 import { parse } from 'cookie';
 import type { NextFunction, Request, Response } from 'express';
 import Joi from 'joi';
@@ -8,12 +8,16 @@ import { AccountsRepository } from '../accounts/accounts.repository.js';
 import { SESSION_COOKIE } from '../accounts/session.guard.js';
 import type { Session } from '../accounts/session.js';
 import { checked } from '../errors/checked.js';
+import { isDiskFull, messageOf } from '../errors/refusal.filter.js';
 import { Refused } from '../errors/refused.js';
 import { UploadsService } from './uploads.service.js';
 
 export const INCOMING_PATH = '/api/incoming';
 
 const size = Joi.number().integer().min(1).max(UPLOAD_LIMIT_BYTES).required().label('size');
+
+const FULL: Refusal = { code: 'disk-full', facts: {} };
+const DISK_FULL: ErrorBody = { ...FULL, message: messageOf(FULL) };
 
 /** `Upload-Metadata` of tus: names with values in base64. */
 export const metadataOf = (header: string | undefined): ReadonlyMap<string, string> =>
@@ -38,6 +42,9 @@ export const incoming = (
     datastore: new FileStore({ directory: folder }),
     maxSize: UPLOAD_LIMIT_BYTES,
     relativeLocation: true,
+    // only what the one who sends can do something about is told
+    onResponseError: (_request, error) =>
+      isDiskFull(error) ? { status_code: 507, body: JSON.stringify(DISK_FULL) } : undefined,
     namingFunction: (request) => metadataOf(request.headers.get('upload-metadata') ?? undefined).get('id')!,
   });
 

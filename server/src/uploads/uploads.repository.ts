@@ -31,10 +31,10 @@ export class UploadsRepository {
   ) {}
 
   /** Notes an upload; false where its id, or its place in the inbox, is known already. */
-  async create(row: Omit<UploadRow, 'changedAt' | 'why' | 'fileId'>): Promise<boolean> {
+  async create(row: Omit<UploadRow, 'changedAt' | 'fileId'>): Promise<boolean> {
     const now = new Date();
     try {
-      await this.models.upload.create({ ...row, why: null, fileId: null, createdAt: now, changedAt: now });
+      await this.models.upload.create({ ...row, fileId: null, createdAt: now, changedAt: now });
       return true;
     } catch (error) {
       if (error instanceof UniqueConstraintError) return false;
@@ -47,8 +47,19 @@ export class UploadsRepository {
     return row ? toUpload(row.get({ plain: true })) : undefined;
   }
 
-  async knowsInbox(academyId: AcademyId, inboxKey: string): Promise<boolean> {
-    return (await this.models.upload.count({ where: { academyId, inboxKey } })) > 0;
+  /** What is known of a file of the inbox. */
+  async inbox(academyId: AcademyId, inboxKey: string): Promise<UploadRow | undefined> {
+    const row = await this.models.upload.findOne({ where: { academyId, inboxKey } });
+    return row ? toUpload(row.get({ plain: true })) : undefined;
+  }
+
+  /** Goes on with a file of the inbox that has waited for room; false where another worker did. */
+  async begin(academyId: AcademyId, id: string): Promise<boolean> {
+    const [changed] = await this.models.upload.update(
+      { state: 'reading', why: null, changedAt: new Date() },
+      { where: { academyId, id, state: 'coming' } },
+    );
+    return changed > 0;
   }
 
   async set(academyId: AcademyId, id: string, values: Partial<UploadRow>): Promise<void> {

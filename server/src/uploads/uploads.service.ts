@@ -16,8 +16,6 @@ import { MediaStore } from '../media/mediaStore.js';
 import { Room } from '../media/room.js';
 import { UploadsRepository, type UploadRow } from './uploads.repository.js';
 
-/** What the disk must have left beside everything that is on its way, in bytes. */
-const KEPT_FREE = 500 * 2 ** 20;
 const ABANDONED_DAYS = 7;
 const DAY_MS = 86_400_000;
 
@@ -54,13 +52,15 @@ export class UploadsService {
       source: 'browser',
       state: 'coming',
       sha256: null,
+      why: null,
       inboxKey: null,
     });
     if (!isNew) throw new Refused({ code: 'id-taken', facts: {} });
   }
 
+  /** Refuses what would not fit beside what the disk must have left. */
   async mustFit(sizeBytes: number): Promise<void> {
-    const freeBytes = Math.max(0, (await this.room.freeBytes()) - KEPT_FREE);
+    const freeBytes = await this.room.forUploadsBytes();
     if (sizeBytes > freeBytes) throw new Refused({ code: 'no-room', facts: { freeBytes, neededBytes: sizeBytes } });
   }
 
@@ -89,8 +89,13 @@ export class UploadsService {
     if (row.state === 'reading') throw new Refused({ code: 'in-use', facts: { by: 'jobs', count: 1 } });
     if (row.state === 'taken' && row.fileId === id) await this.media.putAway(session, id);
     await this.clear(id);
-    if (row.inboxKey === null) await this.uploads.remove(academyId, id);
-    else await this.uploads.putAside(academyId, id);
+    if (row.inboxKey === null) {
+      await this.uploads.remove(academyId, id);
+      return;
+    }
+    // what has only waited for room is not to be tried again
+    if (row.state === 'coming') await this.uploads.set(academyId, id, { state: 'refused' });
+    await this.uploads.putAside(academyId, id);
   }
 
   private async clear(id: string): Promise<void> {
@@ -161,8 +166,10 @@ export class UploadsService {
     await this.clear(id);
   }
 
-  /** Clears what dead uploads and jobs have left behind. */
+  /** Clears what dead uploads and jobs have left behind, and videos of clips that were made a day ago. */
   async clearLeftovers(now: Date): Promise<void> {
+    for (const { academyId, subjectId } of await this.jobs.forget('cut', new Date(now.getTime() - DAY_MS)))
+      await this.store.removeCut(academyId, subjectId);
     for (const { academyId, id } of await this.uploads.abandoned(new Date(now.getTime() - ABANDONED_DAYS * DAY_MS))) {
       await this.clear(id);
       await this.uploads.remove(academyId, id);

@@ -6,6 +6,7 @@ const SECTIONS = [
   { to: 'people', name: 'People', for: ['head', 'coach'] },
   { to: 'words', name: 'Words', for: ['head', 'coach'] },
   { to: 'bin', name: 'Bin', for: ['head', 'coach'] },
+  { to: 'disk', name: 'Disk', for: ['head', 'coach'] },
   { to: 'letters', name: 'Letters', for: ['head'] },
   { to: 'sessions', name: 'Your sessions', for: ['head', 'coach', 'student'] },
 ] as const;

@@ -44,6 +44,7 @@ export const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import('../features/people/index.js')).Sessions }),
           },
           { path: 'words', lazy: async () => ({ Component: (await import('../features/words/index.js')).WordList }) },
+          { path: 'disk', lazy: async () => ({ Component: (await import('../features/disk/index.js')).Disk }) },
           { path: 'bin', lazy: async () => ({ Component: (await import('../features/bin/index.js')).Bin }) },
         ],
       },

@@ -1,35 +1,38 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { frameCount, timecode } from '@odograph/core';
-import { useMemo, useRef, useState } from 'react';
-import { useDispatch } from 'react-redux';
+import { SPAN_KINDS, frameCount, timecode } from '@odograph/core';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link, Navigate, useParams, useSearchParams } from 'react-router';
 import { Action } from '../../design/index.js';
 import { ToBin } from '../bin/index.js';
-import { editQueued, useEdit, useLibrary, useMayWrite } from '../library/index.js';
-import { FrameVideo, SPEEDS, usePlayer } from '../player/index.js';
-import { BENCH_TEXT as T, PHRASE_KEYS, PICTURE_KEYS } from './bench.text.js';
+import { useEdit, useLibrary, useLookQuery, useMayWrite, usePreparedQuery } from '../library/index.js';
+import { FrameVideo, SPEEDS, usePlayer, type PlayerState } from '../player/index.js';
+import { BENCH_TEXT as T, PHRASE_KEYS, PICTURE_KEYS, spanHints } from './bench.text.js';
 import { AskLine } from './AskLine.js';
 import { ClipsHere } from './ClipsHere.js';
 import { CourseLine } from './CourseLine.js';
-import type { Edge } from './EdgeHandle.js';
 import { KeyHints } from './KeyHints.js';
-import { instantAt, newClipEdit } from './newClip.js';
 import { Phrase } from './Phrase.js';
 import { Said } from './Said.js';
+import { SpanLine } from './SpanLine.js';
 import { useOnBench, type OnBench } from './useBenchClips.js';
 import { useCameras } from './useCameras.js';
 import { useClock } from './useClock.js';
+import { useCutting } from './useCutting.js';
 import { useLineUp } from './useLineUp.js';
-import { usePictureKeys, type KeyTable } from './usePictureKeys.js';
+import { useOtherFootage } from './useOtherFootage.js';
+import { isWrittenInto, usePictureKeys, type KeyTable } from './usePictureKeys.js';
+import { NOTHING_REMEMBERED, useSameInstant, type Remembered } from './useSameInstant.js';
+import { useSpans, type SpanInHand } from './useSpans.js';
 
 /** The screen for breaking down: the footage in the address, or the first on the shelf. Students watch; nothing is changed. */
 export const Bench = (): React.JSX.Element => {
   const { footageId } = useParams();
   const { footage } = useLibrary();
   const [search] = useSearchParams();
+  const remembered = useState<Remembered>(NOTHING_REMEMBERED);
   const bench = useOnBench(footageId, { cameraId: search.get('camera'), clipId: search.get('clip') });
   if (footageId === undefined && footage[0]) return <Navigate to={`/break-down/${footage[0].id}`} replace />;
-  if (bench) return <Table key={bench.angle.id} bench={bench} />;
+  if (bench) return <Table key={bench.angle.id} bench={bench} remembered={remembered} />;
   return (
     <Box padding="10">
       <Box marginBottom="4">{footageId === undefined ? T.noFootage : T.notThere}</Box>
@@ -40,41 +43,58 @@ export const Bench = (): React.JSX.Element => {
   );
 };
 
+/** How the picture is being played, in words. */
+const manner = ({ loop, speed, backwards }: PlayerState): string =>
+  [loop ? T.looping : '', T.speed[speed] ?? '', backwards ? T.backwards : ''].filter(Boolean).join(', ');
+
 /** The frame in the address, where one is said. */
 const frameIn = (search: URLSearchParams): number | undefined => {
   const said = search.get('frame') ?? '';
   return /^\d{1,9}$/.test(said) ? Number(said) : undefined;
 };
 
-const Table = ({ bench }: { readonly bench: OnBench }): React.JSX.Element => {
+const Table = ({
+  bench,
+  remembered,
+}: {
+  readonly bench: OnBench;
+  readonly remembered: readonly [Remembered, (next: Remembered) => void];
+}): React.JSX.Element => {
   const [search, setSearch] = useSearchParams();
-  const [inMark, setInMark] = useState<number | null>(null);
-  const [fresh, setFresh] = useState<string | null>(null);
   const [isTyping, setTyping] = useState(false);
   const [leaving, setLeaving] = useState<string | null>(null);
-  const { routes } = useLibrary();
+  const { routes, footage: allFootage } = useLibrary();
   const mayWrite = useMayWrite();
   const root = useRef<HTMLDivElement>(null);
   const edit = useEdit();
-  const dispatch = useDispatch();
   const selectedId = search.get('clip') ?? undefined;
   const index = bench.clips.findIndex((v) => v.clip.id === selectedId);
   const selected = bench.clips[index];
   const [opening] = useState(() => ({
-    frame: frameIn(search) ?? selected?.clip.in.frame ?? 0,
+    frame: frameIn(search) ?? selected?.clip.in.frame ?? bench.angle.fromFrame,
     loop: selected ? { inFrame: selected.clip.in.frame, outFrame: selected.clip.out.frame } : null,
     play: false,
   }));
-  const handle = usePlayer(bench.file, opening);
-  const { player, state, table } = handle;
-  const cameras = useCameras(bench, table, state.frame, selected);
-  const lineUp = useLineUp(bench, table, state.frame);
-  const clock = useClock(bench, table, state.frame);
-  const [asking, setAsking] = useState<'go to' | 'clock' | null>(null);
+  const handle = usePlayer(bench.file, opening, bench.angle);
+  const { player, table, frame } = handle;
+  const cameras = useCameras(bench, table, frame, selected);
+  const lineUp = useLineUp(bench, table, frame);
+  const clock = useClock(bench, table, frame);
+  const { currentData: prepared } = usePreparedQuery(bench.file.id);
+  const { currentData: look } = useLookQuery(bench.file.id, { skip: !prepared?.look });
+  const spans = useSpans(bench, table, look, (at) => player?.seek(at));
+  const same = useSameInstant(bench, table, frame, spans.msOf, remembered);
+  const other = useOtherFootage(bench, spans);
+  useEffect(() => player?.skip(spans.skips), [player, spans.skips]);
   /** The camera is only in the address where there are several. */
   const here: Record<string, string> = bench.cameras.length > 1 ? { camera: bench.angle.id } : {};
+  const cutting = useCutting(bench, handle, selected, here);
+  const { inMark, setInMark } = cutting;
+  const [asking, setAsking] = useState<'go to' | 'clock' | null>(null);
+  const [isNoSpan, setNoSpan] = useState(false);
 
   const select = (clipId: string | undefined): void => {
+    spans.take(null);
     // at once: quick presses of a key each start from where the one before led
     setSearch({ ...here, ...(clipId === undefined ? {} : { clip: clipId }) }, { replace: true, flushSync: true });
     const view = bench.clips.find((v) => v.clip.id === clipId);
@@ -99,57 +119,53 @@ const Table = ({ bench }: { readonly bench: OnBench }): React.JSX.Element => {
   };
   const toPhrase = (): void =>
     root.current?.querySelectorAll<HTMLInputElement>('[data-testid=phrase] input')[1]?.focus();
-  const moveEdge = (edge: Edge, frame: number): void => {
-    if (!table || !selected) return;
-    const { clip } = selected;
-    const inFrame = edge === 'in' ? frame : clip.in.frame,
-      outFrame = edge === 'out' ? frame : clip.out.frame;
-    if (inFrame >= outFrame) return;
-    edit({
-      kind: 'clip',
-      id: clip.id,
-      changes: edge === 'in' ? { inFrame } : { outFrame },
-      patch: { [edge]: instantAt(table, frame) },
-    });
-    player?.loop({ inFrame, outFrame });
-  };
-  const makeClip = (outFrame: number): void => {
-    if (!table || inMark === null || outFrame <= inMark) return;
-    const subject = bench.clips.filter((v) => v.clip.in.frame <= inMark).at(-1)?.attempt.subject ?? 'a';
-    const made = newClipEdit({
-      footageId: bench.footage.id,
-      angleId: bench.angle.id,
-      table,
-      subject,
-      inFrame: inMark,
-      outFrame,
-    });
-    dispatch(editQueued(made));
-    setInMark(null);
-    setSearch({ ...here, clip: made.clip.id }, { replace: true });
-    player?.loop({ inFrame: inMark, outFrame });
-    setFresh(made.clip.id);
-  };
-  const onIn = (): void => (selected ? moveEdge('in', state.frame) : setInMark(state.frame));
-  const onOut = (): void => (selected ? moveEdge('out', state.frame + 1) : makeClip(state.frame + 1));
   const neighbour = (by: 1 | -1): void => {
     const at =
       index >= 0
         ? index + by
         : by > 0
-          ? bench.clips.findIndex((v) => v.clip.in.frame >= state.frame)
-          : bench.clips.findLastIndex((v) => v.clip.in.frame <= state.frame);
+          ? bench.clips.findIndex((v) => v.clip.in.frame >= frame())
+          : bench.clips.findLastIndex((v) => v.clip.in.frame <= frame());
     const view = bench.clips[at];
     if (view) select(view.clip.id);
   };
   const toggleLoop = (): void => {
     if (selected)
-      player?.loop(state.loop ? null : { inFrame: selected.clip.in.frame, outFrame: selected.clip.out.frame });
+      player?.loop(
+        player.snapshot().loop ? null : { inFrame: selected.clip.in.frame, outFrame: selected.clip.out.frame },
+      );
   };
   const toBin = (clipId: string): void => {
     edit({ kind: 'remove', what: 'clip', id: clipId });
     setLeaving(null);
     select(undefined);
+  };
+  const takeSpan = (inHand: SpanInHand | null): void => {
+    select(undefined);
+    spans.take(inHand);
+    if (inHand) player?.seek(spans.framesOf(inHand.span)?.inFrame ?? frame());
+  };
+  const onSpanKey = (): void => {
+    const [at, mark] = [frame(), inMark];
+    select(undefined);
+    setNoSpan(!spans.takeAt(at, mark));
+    setInMark(null);
+  };
+  const onLulls = (): void => {
+    select(undefined);
+    spans.look(spans.msOf(frame()));
+  };
+  const spanText = ({ span }: SpanInHand): string => {
+    const frames = spans.framesOf(span);
+    return table && frames
+      ? `${timecode(table, frames.inFrame)} – ${timecode(table, Math.min(frameCount(table) - 1, frames.outFrame))}`
+      : '';
+  };
+  const kinds = SPAN_KINDS.filter((kind) => kind !== 'logged throughout' || bench.footage.logged === 'picked');
+  const spanKeys: KeyTable = {
+    ...Object.fromEntries(kinds.map((kind, i) => [String(i + 1), () => other.say(kind)])),
+    Delete: spans.forget,
+    Escape: () => spans.take(null),
   };
   const watchingKeys: KeyTable = {
     ' ': () => player?.toggle(),
@@ -157,8 +173,9 @@ const Table = ({ bench }: { readonly bench: OnBench }): React.JSX.Element => {
     ArrowRight: () => player?.step(1),
     'shift+ArrowLeft': () => player?.step(-10),
     'shift+ArrowRight': () => player?.step(10),
-    Home: () => player?.seek(selected?.clip.in.frame ?? 0),
-    End: () => table && player?.seek((selected?.clip.out.frame ?? frameCount(table)) - 1),
+    Home: () => player?.seek(selected?.clip.in.frame ?? bench.angle.fromFrame),
+    End: () => player?.seek((selected?.clip.out.frame ?? bench.angle.toFrame) - 1),
+    r: () => player?.setBackwards(!player.snapshot().backwards),
     ArrowUp: () => neighbour(-1),
     ArrowDown: () => neighbour(1),
     n: () => {
@@ -166,13 +183,13 @@ const Table = ({ bench }: { readonly bench: OnBench }): React.JSX.Element => {
       setInMark(null);
     },
     l: toggleLoop,
-    s: () => player?.setSpeed(SPEEDS[(SPEEDS.findIndex((s) => s === state.speed) + 1) % SPEEDS.length]!),
+    s: () => player?.setSpeed(SPEEDS[(SPEEDS.findIndex((s) => s === player.snapshot().speed) + 1) % SPEEDS.length]!),
     g: () => setAsking('go to'),
     ...(bench.cameras.length > 1 ? { c: cameras.next } : {}),
   };
   const writingKeys: KeyTable = {
-    i: onIn,
-    o: onOut,
+    i: cutting.onIn,
+    o: cutting.onOut,
     p: toPhrase,
     Delete: () => {
       if (!selected) return;
@@ -181,11 +198,13 @@ const Table = ({ bench }: { readonly bench: OnBench }): React.JSX.Element => {
       else toBin(selected.clip.id);
     },
     t: () => setAsking('clock'),
+    x: onSpanKey,
     'ctrl+z': () => edit({ kind: 'undo' }),
     ...(cameras.uncut ? { k: cameras.cutHere } : {}),
     ...(lineUp.first ? { ',': () => lineUp.nudge(-1), '.': () => lineUp.nudge(1) } : {}),
+    ...(bench.cameras.length > 1 ? { m: same.isRemembered ? same.isHere : same.remember } : {}),
   };
-  const keys = mayWrite ? { ...watchingKeys, ...writingKeys } : watchingKeys;
+  const keys = mayWrite ? { ...watchingKeys, ...writingKeys, ...(spans.inHand ? spanKeys : {}) } : watchingKeys;
   usePictureKeys(keys);
   const before = useMemo(() => {
     const at = selected?.clip.in.frame ?? 0;
@@ -200,17 +219,12 @@ const Table = ({ bench }: { readonly bench: OnBench }): React.JSX.Element => {
       height="100%"
       minHeight="0"
       outline="none"
-      onFocus={(e) => setTyping(e.target instanceof HTMLInputElement)}
+      onFocus={(e) => setTyping(isWrittenInto(e.target))}
       onBlur={() => setTyping(false)}
     >
       <Flex flex="1" minHeight="240px">
         <Box flex="1" minWidth="0" position="relative">
-          <FrameVideo
-            handle={handle}
-            label={bench.footage.title}
-            clock={clock.says}
-            manner={[state.loop ? T.looping : '', T.speed[state.speed] ?? ''].filter(Boolean).join(', ')}
-          />
+          <FrameVideo handle={handle} label={bench.footage.title} clock={clock.says} manner={manner} />
         </Box>
         <Box width="400px" flexShrink="0" minHeight="0">
           {table ? (
@@ -222,6 +236,9 @@ const Table = ({ bench }: { readonly bench: OnBench }): React.JSX.Element => {
               onCamera={cameras.show}
               lineUp={mayWrite ? lineUp : undefined}
               clock={mayWrite ? clock : undefined}
+              same={same}
+              spans={spans}
+              onLulls={onLulls}
             />
           ) : (
             <Box padding="4">{T.loading}</Box>
@@ -239,6 +256,20 @@ const Table = ({ bench }: { readonly bench: OnBench }): React.JSX.Element => {
             : { label: T.goTo, hint: T.goToHint, refusal: T.goToRefusal, onSaid: goTo })}
           onLeave={leaveAsking}
         />
+      ) : spans.inHand && table ? (
+        <SpanLine
+          inHand={spans.inHand}
+          text={spanText(spans.inHand)}
+          kinds={kinds}
+          more={spans.isLooking && !spans.inHand.stands ? spans.asked : undefined}
+          others={allFootage.filter((f) => f.id !== bench.footage.id)}
+          onSay={other.say}
+          onForget={spans.forget}
+          onPass={spans.pass}
+          onOther={other.show}
+          problem={other.problem}
+          onLeave={() => spans.take(null)}
+        />
       ) : selected && !mayWrite ? (
         <Said view={selected} />
       ) : selected ? (
@@ -246,7 +277,7 @@ const Table = ({ bench }: { readonly bench: OnBench }): React.JSX.Element => {
           key={selected.clip.id}
           view={selected}
           before={before}
-          isFresh={selected.clip.id === fresh}
+          isFresh={selected.clip.id === cutting.fresh}
           onLeave={toPicture}
         />
       ) : (
@@ -261,37 +292,53 @@ const Table = ({ bench }: { readonly bench: OnBench }): React.JSX.Element => {
         >
           {inMark !== null && table
             ? T.inMarked(timecode(table, inMark))
-            : cameras.uncut && mayWrite
-              ? cameras.isOutside
-                ? T.outside
-                : T.uncut
-              : mayWrite
-                ? T.sayHint
-                : T.watchHint}
+            : isNoSpan
+              ? T.noSpan
+              : spans.isLooking && spans.asked === 0
+                ? T.noLulls
+                : cameras.uncut && mayWrite
+                  ? cameras.isOutside
+                    ? T.outside
+                    : T.uncut
+                  : mayWrite
+                    ? T.sayHint
+                    : T.watchHint}
         </Flex>
       )}
       {table && (
         <CourseLine
           bench={bench}
           table={table}
-          frame={state.frame}
+          handle={handle}
           inMark={inMark}
           selected={selected}
-          onSeek={(frame) => {
+          look={look}
+          spans={spans}
+          onSpan={takeSpan}
+          onSeek={(to) => {
             player?.pause();
-            player?.seek(frame);
+            player?.seek(to);
           }}
           onSelect={select}
-          onEdgeMoving={(edge, frame) => {
+          onEdgeMoving={(edge, to) => {
             player?.pause();
-            player?.seek(edge === 'in' ? frame : frame - 1);
+            player?.seek(edge === 'in' ? to : to - 1);
           }}
-          onEdgeMoved={moveEdge}
+          onEdgeMoved={cutting.moveEdge}
           mayMove={mayWrite}
         />
       )}
       <KeyHints
-        hints={isTyping ? PHRASE_KEYS : PICTURE_KEYS.filter((hint) => hint.press === undefined || keys[hint.press])}
+        hints={
+          isTyping
+            ? PHRASE_KEYS
+            : spans.inHand
+              ? spanHints(kinds.length)
+              : PICTURE_KEYS.filter(
+                  ({ press, when }) =>
+                    (press === undefined || keys[press]) && (!when || when === (selected ? 'clip' : 'no clip')),
+                )
+        }
         keys={keys}
       />
     </Flex>

@@ -1,14 +1,19 @@
 import { Box } from '@chakra-ui/react';
-import { fileTitle, timecode, type TimeTable } from '@odograph/core';
+import { timecode, type TimeTable } from '@odograph/core';
 import { useEffect, useRef } from 'react';
+import { v7 as newId } from 'uuid';
 import { Choice, Heading, Mono, PickRow, ResultMark, Sentence } from '../../design/index.js';
-import type { ClipView } from '../library/index.js';
+import { SaveVideo } from '../cuts/index.js';
+import { failureText, useRemoveAngleMutation, type ClipView } from '../library/index.js';
 import { BENCH_TEXT as T } from './bench.text.js';
 import { ClockHere } from './ClockHere.js';
 import { LineUpPanel } from './LineUpPanel.js';
-import type { OnBench } from './useBenchClips.js';
+import { cameraName, type OnBench } from './useBenchClips.js';
 import type { MatchClock } from './useClock.js';
+import { SpansHere } from './SpansHere.js';
 import type { LineUp } from './useLineUp.js';
+import type { SameInstant } from './useSameInstant.js';
+import type { Spans } from './useSpans.js';
 
 type Props = {
   readonly bench: OnBench;
@@ -19,6 +24,9 @@ type Props = {
   /** How the camera in hand is lined up; nothing for somebody who only watches. */
   readonly lineUp: LineUp | undefined;
   readonly clock: MatchClock | undefined;
+  readonly same: SameInstant;
+  readonly spans: Spans;
+  readonly onLulls: () => void;
 };
 
 const Row = ({
@@ -67,7 +75,16 @@ export const ClipsHere = ({
   onCamera,
   lineUp,
   clock,
+  same,
+  spans,
+  onLulls,
 }: Props): React.JSX.Element => {
+  const [removeAngle, { error: refusal }] = useRemoveAngleMutation();
+  const takeOff = (): void => {
+    const { id, version } = bench.angle;
+    // without it the bench goes to the first camera by itself
+    void removeAngle({ id, body: { editId: newId(), baseVersion: version } });
+  };
   const drafts = bench.clips.filter((v) => v.missing.length > 0).length;
   return (
     <Box as="section" aria-label="Clips of this footage" height="100%" overflowY="auto" borderLeftWidth="1px">
@@ -90,17 +107,35 @@ export const ClipsHere = ({
               label={T.camera}
               name="camera"
               value={bench.angle.id}
-              options={bench.cameras.map((c) => [c.angle.id, fileTitle(c.file.name)] as const)}
+              options={bench.cameras.map((c) => [c.angle.id, cameraName(c)] as const)}
               onChange={onCamera}
               isTight
             />
-            {lineUp && <LineUpPanel angle={bench.angle} lineUp={lineUp} />}
+            {lineUp && (
+              <LineUpPanel
+                angle={bench.angle}
+                lineUp={lineUp}
+                same={same}
+                onTakeOff={bench.clips.length === 0 ? takeOff : undefined}
+              />
+            )}
+          </Box>
+        )}
+        {refusal && (
+          <Box role="alert" color="caution" fontSize="14px">
+            {failureText(refusal)}
           </Box>
         )}
         {clock && <ClockHere clock={clock} />}
+        <SpansHere spans={spans} mayWrite={lineUp !== undefined} onLook={onLulls} />
         <Box fontSize="14px" color="inkSoft" marginTop="1" data-testid="clip-count">
           {T.count(bench.clips.length, drafts)}
         </Box>
+        {lineUp && selectedId !== undefined && (
+          <Box marginTop="1" fontSize="14px">
+            <SaveVideo key={selectedId} clipIds={[selectedId]} isSmall />
+          </Box>
+        )}
       </Box>
       {bench.clips.length === 0 ? (
         <Box padding="4" color="inkSoft">

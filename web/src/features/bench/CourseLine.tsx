@@ -1,20 +1,16 @@
 import { Box } from '@chakra-ui/react';
-import {
-  angleClock,
-  courseOf,
-  footageSeconds,
-  frameAtS,
-  frameCount,
-  frameStartS,
-  timecode,
-  type TimeTable,
-} from '@odograph/core';
-import { useId, useMemo, useRef, type PointerEvent } from 'react';
+import { angleClock, courseOf, fileSeconds, frameAtS, frameStartS, timecode, type TimeTable } from '@odograph/core';
+import type { Look } from '@odograph/core/contract';
+import { useCallback, useId, useMemo, useRef, useState, type PointerEvent } from 'react';
 import { useSize } from '../../design/index.js';
 import { useWords, type ClipView } from '../library/index.js';
+import { usePlayerState, type PlayerHandle } from '../player/index.js';
 import { EdgeHandle, type Edge } from './EdgeHandle.js';
+import { Overlays, SpanFeet } from './Overlays.js';
+import { Pointed } from './Pointed.js';
 import { bracketLanes } from './bracketLanes.js';
 import type { OnBench } from './useBenchClips.js';
+import type { SpanInHand, Spans } from './useSpans.js';
 
 const HEIGHT = 140;
 const TOP = 8;
@@ -27,26 +23,88 @@ const RIGHT = 16;
 type Props = {
   readonly bench: OnBench;
   readonly table: TimeTable;
-  readonly frame: number;
+  readonly handle: PlayerHandle;
   readonly inMark: number | null;
   readonly selected: ClipView | undefined;
+  readonly look: Look | undefined;
+  readonly spans: Spans;
   readonly onSeek: (frame: number) => void;
   readonly onSelect: (clipId: string) => void;
+  readonly onSpan: (inHand: SpanInHand) => void;
   /** An edge is being moved: the picture follows. */
   readonly onEdgeMoving: (edge: Edge, frame: number) => void;
   readonly onEdgeMoved: (edge: Edge, frame: number) => void;
   readonly mayMove: boolean;
 };
 
+/** What is pointed at to go to a frame; said aloud, it is a slider. */
+const FrameSlider = ({
+  handle,
+  table,
+  range,
+  width,
+  onPointer,
+  onLeave,
+}: {
+  readonly handle: PlayerHandle;
+  readonly table: TimeTable;
+  readonly range: { readonly fromFrame: number; readonly toFrame: number };
+  readonly width: number;
+  readonly onPointer: (event: PointerEvent<SVGRectElement>) => void;
+  readonly onLeave: () => void;
+}): React.JSX.Element => {
+  const frame = usePlayerState(handle, (state) => state.frame);
+  return (
+    <rect
+      x={LEFT}
+      y={0}
+      width={width}
+      height={LANES_Y - 4}
+      fill="transparent"
+      tabIndex={0}
+      role="slider"
+      aria-label="Frame"
+      aria-valuemin={range.fromFrame}
+      aria-valuemax={range.toFrame - 1}
+      aria-valuenow={frame}
+      aria-valuetext={timecode(table, frame)}
+      style={{ cursor: 'col-resize', touchAction: 'none' }}
+      onPointerDown={onPointer}
+      onPointerMove={onPointer}
+      onPointerLeave={onLeave}
+    />
+  );
+};
+
+/** The frame in hand, across the line. */
+const Cursor = ({
+  handle,
+  xOf,
+}: {
+  readonly handle: PlayerHandle;
+  readonly xOf: (frame: number) => number;
+}): React.JSX.Element => {
+  const x = xOf(usePlayerState(handle, (state) => state.frame));
+  return (
+    <g stroke="var(--od-ink)" pointerEvents="none">
+      <path d={`M${x} 0V${HEIGHT}`} strokeWidth="1.3" />
+      <path d={`M${x - 5} 0H${x + 5}L${x} 7Z`} fill="var(--od-ink)" />
+    </g>
+  );
+};
+
 /** The odograph line of a footage (its keys are those of the picture): the course it took for the first athlete, the clips as brackets under it, the frame in hand across it. */
 export const CourseLine = ({
   bench,
   table,
-  frame,
+  handle,
   inMark,
   selected,
+  look,
+  spans,
   onSeek,
   onSelect,
+  onSpan,
   onEdgeMoving,
   onEdgeMoved,
   mayMove,
@@ -55,28 +113,32 @@ export const CourseLine = ({
   const [ref, { width }] = useSize({ width: 1280, height: HEIGHT });
   const svg = useRef<SVGSVGElement>(null);
   const clipId = useId();
-  const startS = frameStartS(table, 0),
-    endS = frameStartS(table, frameCount(table));
+  const [pointed, setPointed] = useState<{ readonly frame: number; readonly x: number } | null>(null);
+  const { fromFrame, toFrame } = bench.angle;
+  const startS = frameStartS(table, fromFrame),
+    endS = frameStartS(table, toFrame);
   const scale = (width - LEFT - RIGHT) / (endS - startS);
-  const xOfS = (atS: number): number => LEFT + (atS - startS) * scale;
+  const xOfS = useCallback((atS: number): number => LEFT + (atS - startS) * scale, [startS, scale]);
   const xOf = (f: number): number => xOfS(frameStartS(table, f));
   const yOf = (height: number): number => TOP + ((5 - height) / 10) * COURSE;
   const frameAtX = (clientX: number): number => {
     const box = svg.current!.getBoundingClientRect();
-    return frameAtS(table, startS + (clientX - box.left - LEFT) / scale);
+    const frame = frameAtS(table, startS + (clientX - box.left - LEFT) / scale);
+    return Math.min(toFrame - 1, Math.max(fromFrame, frame));
   };
   const clock = angleClock(bench.angle, bench.file);
-  const zeroS = footageSeconds(clock, table.ticks[0]!);
   const runs = useMemo(() => courseOf(bench.timed, 'a', words), [bench.timed, words]);
   const lanes = useMemo(
     () => bracketLanes(bench.clips.map((v) => ({ id: v.clip.id, from: v.clip.in.frame, to: v.clip.out.frame }))),
     [bench.clips],
   );
   const subjects = useMemo(() => new Map(bench.clips.map((v) => [v.attempt.id, v.attempt.subject])), [bench.clips]);
-  const fileS = (footageS: number): number => footageS - zeroS + startS;
+  const fileS = (footageS: number): number => fileSeconds(clock, footageS);
   const onPointer = (event: PointerEvent<SVGRectElement>): void => {
     if (event.type === 'pointerdown') event.currentTarget.setPointerCapture(event.pointerId);
-    if (event.buttons === 1) onSeek(frameAtX(event.clientX));
+    const at = frameAtX(event.clientX);
+    if (event.buttons === 1) onSeek(at);
+    setPointed(event.buttons === 0 && event.pointerType === 'mouse' ? { frame: at, x: xOf(at) } : null);
   };
   return (
     <Box ref={ref} position="relative" height={`${HEIGHT}px`} borderTopWidth="1px" data-testid="line">
@@ -104,40 +166,34 @@ export const CourseLine = ({
           <rect x={LEFT - 2} y={0} width={Math.max(0, width - LEFT - RIGHT) + 4} height={HEIGHT} />
         </clipPath>
         <g clipPath={`url(#${clipId})`}>
-          {runs.flatMap((run, r) =>
-            run.points.slice(1).map((to, i) => {
-              const from = run.points[i]!;
-              const acts = subjects.get(to.attemptId) === 'b' ? 'b' : 'a';
-              return (
-                <path
-                  key={`${r} ${i}`}
-                  d={`M${xOfS(fileS(from.atS))} ${yOf(from.height)}L${xOfS(fileS(to.atS))} ${yOf(to.height)}`}
-                  stroke={acts === 'a' ? 'var(--od-us)' : 'var(--od-them)'}
-                  strokeWidth="2.6"
-                  strokeLinecap="round"
-                  {...(acts === 'b' ? { strokeDasharray: '7 5' } : {})}
-                />
-              );
-            }),
-          )}
+          <Overlays look={look} spans={spans} top={TOP} bottom={COURSE + TOP} xOfS={xOfS} xOf={xOf} />
+          {clock.rate > 0 &&
+            runs.flatMap((run, r) =>
+              run.points.slice(1).map((to, i) => {
+                const from = run.points[i]!;
+                const acts = subjects.get(to.attemptId) === 'b' ? 'b' : 'a';
+                return (
+                  <path
+                    key={`${r} ${i}`}
+                    d={`M${xOfS(fileS(from.atS))} ${yOf(from.height)}L${xOfS(fileS(to.atS))} ${yOf(to.height)}`}
+                    stroke={acts === 'a' ? 'var(--od-us)' : 'var(--od-them)'}
+                    strokeWidth="2.6"
+                    strokeLinecap="round"
+                    {...(acts === 'b' ? { strokeDasharray: '7 5' } : {})}
+                  />
+                );
+              }),
+            )}
         </g>
-        <rect
-          x={LEFT}
-          y={0}
+        <FrameSlider
+          handle={handle}
+          table={table}
+          range={bench.angle}
           width={Math.max(0, width - LEFT - RIGHT)}
-          height={LANES_Y - 4}
-          fill="transparent"
-          tabIndex={0}
-          role="slider"
-          aria-label="Frame"
-          aria-valuemin={0}
-          aria-valuemax={frameCount(table) - 1}
-          aria-valuenow={frame}
-          aria-valuetext={timecode(table, frame)}
-          style={{ cursor: 'col-resize', touchAction: 'none' }}
-          onPointerDown={onPointer}
-          onPointerMove={onPointer}
+          onPointer={onPointer}
+          onLeave={() => setPointed(null)}
         />
+        {mayMove && <SpanFeet spans={spans} bottom={COURSE + TOP} xOf={xOf} onSpan={onSpan} />}
         {bench.clips.map((view) => {
           const isSelected = view.clip.id === selected?.clip.id;
           const y = LANES_Y + (lanes.get(view.clip.id) ?? 0) * LANE;
@@ -178,10 +234,7 @@ export const CourseLine = ({
             strokeWidth="2.5"
           />
         )}
-        <g stroke="var(--od-ink)" pointerEvents="none">
-          <path d={`M${xOf(frame)} 0V${HEIGHT}`} strokeWidth="1.3" />
-          <path d={`M${xOf(frame) - 5} 0H${xOf(frame) + 5}L${xOf(frame)} 7Z`} fill="var(--od-ink)" />
-        </g>
+        <Cursor handle={handle} xOf={xOf} />
         {selected &&
           mayMove &&
           (['in', 'out'] as const).map((edge) => (
@@ -191,16 +244,17 @@ export const CourseLine = ({
               frame={selected.clip[edge].frame}
               xOf={xOf}
               y={LANES_Y + (lanes.get(selected.clip.id) ?? 0) * LANE}
-              text={timecode(table, Math.min(frameCount(table) - 1, selected.clip[edge].frame))}
+              text={timecode(table, Math.min(toFrame - 1, selected.clip[edge].frame))}
               frameAtX={frameAtX}
-              limits={
-                edge === 'in' ? [0, selected.clip.out.frame - 1] : [selected.clip.in.frame + 1, frameCount(table)]
-              }
+              limits={edge === 'in' ? [fromFrame, selected.clip.out.frame - 1] : [selected.clip.in.frame + 1, toFrame]}
               onMoving={(f) => onEdgeMoving(edge, f)}
               onMoved={(f) => onEdgeMoved(edge, f)}
             />
           ))}
       </svg>
+      {pointed && look && (
+        <Pointed fileId={bench.file.id} look={look} table={table} frame={pointed.frame} x={pointed.x} width={width} />
+      )}
     </Box>
   );
 };

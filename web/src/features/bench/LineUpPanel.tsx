@@ -3,6 +3,7 @@ import { fileTitle, type Angle } from '@odograph/core';
 import { Action, Mono } from '../../design/index.js';
 import { BENCH_TEXT as T } from './bench.text.js';
 import type { Found, LineUp } from './useLineUp.js';
+import type { SameInstant } from './useSameInstant.js';
 
 const FOUND_TEXT: Readonly<Record<Exclude<Found['state'], 'found'>, string>> = {
   'not asked': '',
@@ -25,15 +26,23 @@ const LEAST_PPM = 1;
 export const LineUpPanel = ({
   angle,
   lineUp,
+  same,
+  onTakeOff,
 }: {
   readonly angle: Angle;
   readonly lineUp: LineUp;
+  readonly same: SameInstant;
+  /** Takes the camera off; nothing where clips are cut from it. */
+  readonly onTakeOff: (() => void) | undefined;
 }): React.JSX.Element => {
   const { first, found, nudge, listen } = lineUp;
   if (!first)
     return (
       <Box fontSize="14px" color="inkSoft" marginTop="2">
-        {T.isFirst}
+        <Box>{T.isFirst}</Box>
+        <Action fontSize="15px" paddingBlock="1" marginTop="1.5" onClick={same.remember}>
+          {T.remember}
+        </Action>
       </Box>
     );
   const afterS = (angle.offsetMs - first.angle.offsetMs) / 1000;
@@ -44,6 +53,7 @@ export const LineUpPanel = ({
         {T.starts} <Mono>{Math.abs(afterS).toFixed(3)}</Mono> s {afterS < 0 ? T.before : T.after}{' '}
         {fileTitle(first.file.name)}.
         {angle.kind === 'live' && Math.abs(ppm) >= LEAST_PPM && ` ${T.runs(Math.round(Math.abs(ppm)), ppm > 0)}`}
+        {angle.kind === 'replay' && ` ${T.replaySpeed(angle.rate)}`}
       </Box>
       <Flex gap="2" marginTop="2" wrap="wrap">
         <Action fontSize="15px" paddingBlock="1" onClick={listen} disabled={found.state === 'listening'}>
@@ -55,9 +65,20 @@ export const LineUpPanel = ({
         <Action fontSize="15px" paddingBlock="1" onClick={() => nudge(1)}>
           {T.later}
         </Action>
+        {onTakeOff && (
+          <Action tone="quiet" fontSize="15px" paddingBlock="1" onClick={onTakeOff}>
+            {T.takeOff}
+          </Action>
+        )}
+        {same.isRemembered && (
+          <Action tone="next" fontSize="15px" paddingBlock="1" onClick={same.isHere}>
+            {T.itIsHere}
+          </Action>
+        )}
       </Flex>
       <Box color="inkSoft" marginTop="1.5" role="status">
-        {foundText(found)}
+        {foundText(found) ||
+          (same.isContrary ? T.contrary : same.isRemembered ? T.remembered : same.pairs ? T.paired(same.pairs) : '')}
       </Box>
     </Box>
   );

@@ -1,5 +1,13 @@
+import type { FootageSpan } from '@odograph/core';
+
 /** A key in the hint line; `press` is what it is called in the table of keys, where it can also be pressed with the pointer. */
-export type Hint = { readonly keys: string; readonly does: string; readonly press?: string };
+export type Hint = {
+  readonly keys: string;
+  readonly does: string;
+  readonly press?: string;
+  /** Told only while a clip is in hand, or only while none is: the line has no room for all. */
+  readonly when?: 'clip' | 'no clip';
+};
 
 /** Keys that work while the picture has the hand. */
 export const PICTURE_KEYS: readonly Hint[] = [
@@ -9,19 +17,22 @@ export const PICTURE_KEYS: readonly Hint[] = [
   { keys: 'shift ← →', does: 'ten' },
   { keys: 'I', does: 'in', press: 'i' },
   { keys: 'O', does: 'out', press: 'o' },
-  { keys: 'P', does: 'say it', press: 'p' },
+  { keys: 'P', does: 'say it', press: 'p', when: 'clip' },
   { keys: '↑', does: '', press: 'ArrowUp' },
   { keys: '↓', does: 'clip', press: 'ArrowDown' },
-  { keys: 'N', does: 'new', press: 'n' },
-  { keys: 'L', does: 'loop', press: 'l' },
+  { keys: 'N', does: 'new', press: 'n', when: 'clip' },
+  { keys: 'L', does: 'loop', press: 'l', when: 'clip' },
   { keys: 'S', does: 'slower', press: 's' },
+  { keys: 'R', does: 'backwards', press: 'r' },
   { keys: 'G', does: 'go to', press: 'g' },
-  { keys: 'T', does: 'clock', press: 't' },
+  { keys: 'T', does: 'clock', press: 't', when: 'no clip' },
+  { keys: 'X', does: 'stretch', press: 'x', when: 'no clip' },
   { keys: 'C', does: 'camera', press: 'c' },
   { keys: 'K', does: 'cut it here', press: 'k' },
-  { keys: ',', does: '', press: ',' },
-  { keys: '.', does: 'line up', press: '.' },
-  { keys: 'Del', does: 'bin', press: 'Delete' },
+  { keys: ',', does: '', press: ',', when: 'no clip' },
+  { keys: '.', does: 'line up', press: '.', when: 'no clip' },
+  { keys: 'M', does: 'same instant', press: 'm', when: 'no clip' },
+  { keys: 'Del', does: 'bin', press: 'Delete', when: 'clip' },
   { keys: 'ctrl Z', does: 'undo', press: 'ctrl+z' },
 ];
 
@@ -33,6 +44,23 @@ export const PHRASE_KEYS: readonly Hint[] = [
   { keys: 'backspace', does: 'clear, when empty' },
   { keys: 'esc', does: 'back to the picture' },
 ];
+
+/** Keys that work while a stretch is in hand. */
+export const spanHints = (kinds: number): readonly Hint[] => [
+  { keys: `1 … ${kinds}`, does: 'say what it is' },
+  { keys: 'Del', does: 'take it off', press: 'Delete' },
+  { keys: 'esc', does: 'back to the picture', press: 'Escape' },
+];
+
+/** What can be said of a stretch, in the order of its keys. */
+export const SPAN_TEXT: Readonly<Record<FootageSpan['kind'], string>> = {
+  advertising: 'advertising',
+  talk: 'talk',
+  'dead time': 'dead time',
+  replay: 'a replay',
+  'other footage': 'other footage',
+  'logged throughout': 'logged throughout',
+};
 
 export const BENCH_TEXT = {
   empty: 'No clips yet. Stop where something begins and press I, then O where it ends.',
@@ -52,6 +80,9 @@ export const BENCH_TEXT = {
   clockHint: '4:12, and where it is new: stopped, up or down, of 5:00, period 2',
   clockRefusal: 'No reading in it. Minutes and seconds are enough: 4:12.',
   clockRead: 'Clock read at',
+  clockUnread: 'Clock not read: T notes what it shows.',
+  scoreboard: 'Ask the scoreboard',
+  noScoreboard: 'No scoreboard kept the clock of this footage.',
   stopped: ' stopped',
   forgetReading: (text: string): string => `Forget the reading ${text}`,
   camera: 'Camera',
@@ -61,17 +92,44 @@ export const BENCH_TEXT = {
   after: 'after',
   runs: (ppm: number, isSlow: boolean): string =>
     `Its clock runs ${ppm} parts in a million ${isSlow ? 'slow' : 'fast'}.`,
+  replaySpeed: (rate: number): string => `It goes by at ${Math.round(rate * 100)} % of the speed.`,
   listen: 'Find it from the sound',
   earlier: 'A frame earlier',
   later: 'A frame later',
+  takeOff: 'Take this camera off',
   uncut: 'This attempt is not cut from this camera yet. K cuts the same stretch here.',
   outside: 'This camera was not filming then.',
-  inMarked: (code: string): string => `In at ${code}. Press O where it ends.`,
+  inMarked: (code: string): string =>
+    `In at ${code}. Press O where the clip ends, or X where a stretch ends that is no technique.`,
+  span: 'Stretch',
+  spanIs: 'is',
+  spanWhat: 'is what?',
+  spanCalm: 'moves little. Is it',
+  spanForget: 'Take it off',
+  spanPass: (more: number): string => (more > 1 ? `Technique; next of ${more}` : 'It is technique'),
+  leave: 'Leave it',
+  noSpan: 'No stretch here. Mark where it begins with I, go to its end, and press X.',
+  whichFootage: 'Which',
+  newFootage: 'footage that is not here yet',
+  technical: 'Technique',
+  of: 'of',
+  lulls: 'Look for lulls',
+  lullsHide: 'Hide the lulls',
+  noLulls: 'No lull of three seconds or more in which nothing is said yet.',
+  remember: 'Remember this instant',
+  itIsHere: 'It is this frame',
+  remembered: 'Find the remembered instant on this camera, then press M.',
+  paired: (n: number): string =>
+    n === 1
+      ? 'Lined up by one instant. A second one, far from it, also tells how fast it goes by.'
+      : `Lined up by ${n} instants.`,
+  contrary: 'These instants would need a speed that no replay has. Start again with one of them.',
   count: (clips: number, drafts: number): string => {
     const all = clips === 1 ? '1 clip' : `${clips} clips`;
     return drafts === 0 ? all : `${all}, ${drafts === 1 ? '1 draft' : `${drafts} drafts`}`;
   },
   looping: 'looping the clip',
+  backwards: 'backwards',
   speed: { 0.5: 'half speed', 0.25: 'quarter speed' } as Readonly<Record<number, string>>,
   note: 'Note',
   notePlaceholder: 'a cue or a note',

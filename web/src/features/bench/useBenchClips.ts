@@ -1,9 +1,13 @@
-import { timedOf, type Angle, type Footage, type MediaFile, type Timed } from '@odograph/core';
+import { fileTitle, timedOf, type Angle, type Footage, type MediaFile, type Timed } from '@odograph/core';
 import { useMemo } from 'react';
 import { useClipViews, useLibrary, type ClipView } from '../library/index.js';
 
 /** A camera that filmed the footage: an angle with its file. */
 export type Camera = { readonly angle: Angle; readonly file: MediaFile };
+
+/** What a camera is called: its file, and that it is a replay. */
+export const cameraName = ({ angle, file }: Camera): string =>
+  `${fileTitle(file.name)}${angle.kind === 'replay' ? ', replay' : ''}`;
 
 /** One footage on the bench as one camera sees it: the clips cut from that camera in order, the attempts with their instants. */
 export type OnBench = Camera & {
@@ -33,11 +37,10 @@ export const useOnBench = (
         const file = library.files.find((f) => f.id === angle.fileId);
         return file ? [{ angle, file }] : [];
       });
-    // the first is one that was logged on; what is added later is lined up with it
+    // the first is one that filmed live and was logged on; what is added later is lined up with it
     const told = new Set(library.attempts.map((a) => a.angleId));
-    cameras.sort(
-      (a, b) => Number(told.has(b.angle.id)) - Number(told.has(a.angle.id)) || (a.angle.id < b.angle.id ? -1 : 1),
-    );
+    const rank = ({ angle }: Camera): number => (angle.kind === 'live' ? 2 : 0) + (told.has(angle.id) ? 1 : 0);
+    cameras.sort((a, b) => rank(b) - rank(a) || (a.angle.id < b.angle.id ? -1 : 1));
     const allClips = views.filter((v) => v.footage.id === footage.id);
     const ofClip = allClips.find((v) => v.clip.id === clipId)?.angle.id;
     const camera =

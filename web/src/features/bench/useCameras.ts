@@ -23,7 +23,7 @@ export type Cameras = {
 export const useCameras = (
   bench: OnBench,
   table: TimeTable | undefined,
-  frame: number,
+  frame: () => number,
   selected: ClipView | undefined,
 ): Cameras => {
   const [search, setSearch] = useSearchParams();
@@ -36,7 +36,7 @@ export const useCameras = (
   const show = (angleId: string): void => {
     const to = bench.cameras.find((c) => c.angle.id === angleId);
     if (!to || !table || angleId === bench.angle.id) return;
-    const atS = footageSeconds(angleClock(bench.angle, bench.file), ptsOf(table, frame));
+    const atS = footageSeconds(angleClock(bench.angle, bench.file), ptsOf(table, frame()));
     void askTables([angleId]).then((tables) => {
       const there = tables.get(angleId);
       if (!there) return;
@@ -61,7 +61,9 @@ export const useCameras = (
     const here = angleClock(bench.angle, bench.file);
     const filmed = (pts: number): number => fileSeconds(here, footageSeconds(from, pts));
     const [inS, outS] = [filmed(uncut.clip.in.pts), filmed(uncut.clip.out.pts)];
-    const [inFrame, outFrame] = [frameAtS(table, Math.max(0, inS)), frameAtS(table, Math.max(0, outS))];
+    const within = (atS: number): number =>
+      Math.min(bench.angle.toFrame, Math.max(bench.angle.fromFrame, frameAtS(table, Math.max(0, atS))));
+    const [inFrame, outFrame] = [within(inS), within(outS)];
     if (outFrame <= inFrame) {
       setOutside(true);
       return;

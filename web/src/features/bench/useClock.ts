@@ -5,27 +5,30 @@ import {
   clockSaid,
   clockText,
   clockWish,
-  fileSeconds,
+  firstFrameFrom,
   footageSeconds,
-  frameAtS,
   frameOfText,
   instantOnClock,
   ptsOf,
   type ClockAnchor,
   type TimeTable,
 } from '@odograph/core';
-import { useEdit } from '../library/index.js';
+import { useEdit, useLazyScoreboardQuery } from '../library/index.js';
 import type { OnBench } from './useBenchClips.js';
 
 export type MatchClock = {
-  /** What the clock showed at the frame in hand: `1:48 left`; empty where nothing is known of it. */
-  readonly says: string;
+  /** What the clock showed at a frame: `1:48 left`; empty where nothing is known of it. */
+  readonly says: (frame: number) => string;
   readonly anchors: readonly ClockAnchor[];
   /** Pairs of readings that cannot both be right, in words. */
   readonly contradictions: readonly string[];
   /** Notes what the clock shows at the frame in hand; false where the words hold no reading. */
   readonly note: (text: string) => boolean;
   readonly forget: (anchor: ClockAnchor) => void;
+  /** Asks the scoreboard what it showed, and takes that beside what was read. */
+  readonly askScoreboard: () => void;
+  /** The scoreboard was asked and knows nothing of this footage. */
+  readonly isUnknown: boolean;
   /** The frame that words name: a reading of the clock, a time, or a frame number; undefined where there is none. */
   readonly frameOf: (text: string) => number | undefined;
 };
@@ -34,17 +37,18 @@ export type MatchClock = {
 const SAME_MS = 20;
 
 /** The clock of the match on the bench, as it was read at some instants, for every frame. */
-export const useClock = (bench: OnBench, table: TimeTable | undefined, frame: number): MatchClock => {
+export const useClock = (bench: OnBench, table: TimeTable | undefined, frame: () => number): MatchClock => {
   const edit = useEdit();
+  const [ask, { currentData: scoreboard }] = useLazyScoreboardQuery();
   const { footage } = bench;
   const clock = angleClock(bench.angle, bench.file);
   const msOf = (f: number): number => (table ? footageSeconds(clock, ptsOf(table, f)) * 1000 : 0);
-  const reading = table ? clockAt(footage.clock, msOf(frame)) : undefined;
   const save = (anchors: readonly ClockAnchor[]): void =>
     edit({ kind: 'footage', id: footage.id, changes: { clock: anchors }, patch: { clock: anchors } });
   const sorted = [...footage.clock].sort((a, b) => a.atMs - b.atMs);
 
-  const sayReading = (): string => {
+  const says = (at: number): string => {
+    const reading = table && clockAt(footage.clock, msOf(at));
     if (!reading) return '';
     const period = sorted.some((a) => a.period > 1) ? `period ${reading.period}, ` : '';
     const stands = reading.running ? '' : ', stopped';
@@ -53,7 +57,7 @@ export const useClock = (bench: OnBench, table: TimeTable | undefined, frame: nu
       : `${period}${clockText(reading.leftMs)} left${stands}`;
   };
   return {
-    says: sayReading(),
+    says,
     anchors: sorted,
     contradictions: clockContradictions(sorted).map(
       ({ earlier, later, offMs }) =>
@@ -61,7 +65,7 @@ export const useClock = (bench: OnBench, table: TimeTable | undefined, frame: nu
     ),
     note: (text) => {
       if (!table) return false;
-      const atMs = msOf(frame);
+      const atMs = msOf(frame());
       const said = clockSaid(text, sorted.filter((a) => a.atMs <= atMs).at(-1) ?? sorted[0]);
       if (!said) return false;
       save(
@@ -70,16 +74,23 @@ export const useClock = (bench: OnBench, table: TimeTable | undefined, frame: nu
       return true;
     },
     forget: (anchor) => save(sorted.filter((a) => a !== anchor)),
+    askScoreboard: () => {
+      void ask(footage.id).then(({ data }) => {
+        if (!data?.readings) return;
+        const isKnown = ({ atMs }: ClockAnchor): boolean => sorted.some((a) => Math.abs(a.atMs - atMs) <= SAME_MS);
+        const fresh = data.readings.filter((reading) => !isKnown(reading));
+        if (fresh.length) save([...sorted, ...fresh].sort((a, b) => a.atMs - b.atMs));
+      });
+    },
+    isUnknown: scoreboard?.readings === null,
     frameOf: (text) => {
       if (!table) return undefined;
       const wish = clockWish(text);
       if (!wish) return frameOfText(table, text);
-      const [startMs, endMs] = [msOf(0), msOf(table.ticks.length)];
+      const [startMs, endMs] = [msOf(bench.angle.fromFrame), msOf(bench.angle.toFrame)];
       const atMs = instantOnClock(sorted, wish, startMs, endMs);
       if (atMs === undefined || atMs < startMs || atMs >= endMs) return undefined;
-      const shown = frameAtS(table, fileSeconds(clock, atMs / 1000));
-      // the first frame on which the clock has come to it, not the last before
-      return msOf(shown) < atMs - 0.5 ? shown + 1 : shown;
+      return firstFrameFrom(table, clock, atMs);
     },
   };
 };

@@ -25,7 +25,7 @@ const envelopeOf = async (fileId: string, table: TimeTable): Promise<Envelope | 
 };
 
 /** Lines up the camera in hand with the first one of the footage: by hand, a frame at a time, or from what both have heard. */
-export const useLineUp = (bench: OnBench, table: TimeTable | undefined, frame: number): LineUp => {
+export const useLineUp = (bench: OnBench, table: TimeTable | undefined, frame: () => number): LineUp => {
   const [found, setFound] = useState<Found>({ state: 'not asked' });
   const edit = useEdit();
   const askTables = useTables();
@@ -35,7 +35,8 @@ export const useLineUp = (bench: OnBench, table: TimeTable | undefined, frame: n
 
   const nudge = (frames: number): void => {
     if (!first || !table) return;
-    const lasts = frameStartS(table, frame + 1) - frameStartS(table, frame);
+    const at = frame();
+    const lasts = frameStartS(table, at + 1) - frameStartS(table, at);
     set({ offsetMs: bench.angle.offsetMs + frames * lasts * bench.angle.rate * 1000 });
     setFound({ state: 'not asked' });
   };

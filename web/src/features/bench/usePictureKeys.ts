@@ -3,11 +3,18 @@ import { useEffect, useRef } from 'react';
 /** What keys do while no field has the hand, by `event.key` (letters in lower case; `shift+` and `ctrl+` in front). */
 export type KeyTable = Readonly<Record<string, () => void>>;
 
-const isTyping = (target: EventTarget | null): boolean =>
+/** Whether words are being written into something: a choice of a few words takes none. */
+export const isWrittenInto = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement &&
   (target.isContentEditable ||
-    ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName) ||
-    target.closest('[role=menu]') !== null);
+    (target instanceof HTMLInputElement && target.type !== 'radio') ||
+    ['TEXTAREA', 'SELECT'].includes(target.tagName));
+/** Keys by which a choice of a few words is moved through. */
+const CHOOSING = [' ', 'ArrowUp', 'ArrowDown', 'ArrowLeft', 'ArrowRight'];
+const isChosenBy = (target: EventTarget | null, key: string): boolean =>
+  target instanceof HTMLInputElement && target.type === 'radio' && CHOOSING.includes(key);
+const isInMenu = (target: EventTarget | null): boolean =>
+  target instanceof HTMLElement && target.closest('[role=menu]') !== null;
 const isPressedBySpace = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement && ['BUTTON', 'A'].includes(target.tagName);
 
@@ -26,7 +33,8 @@ export const usePictureKeys = (keys: KeyTable): void => {
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
       const does = latest.current[keyName(event)];
-      if (!does || isTyping(event.target) || event.altKey || event.defaultPrevented) return;
+      if (!does || event.altKey || event.defaultPrevented) return;
+      if (isWrittenInto(event.target) || isInMenu(event.target) || isChosenBy(event.target, event.key)) return;
       if ((event.key === ' ' || event.key === 'Enter') && isPressedBySpace(event.target)) return;
       event.preventDefault();
       does();

@@ -3,6 +3,7 @@ import { lineId } from '@odograph/core';
 import { useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { Action, Choice, Heading, PickFile } from '../../design/index.js';
+import { SaveVideo } from '../cuts/index.js';
 import { useClipViews, useMayWrite, useWords, type ClipView } from '../library/index.js';
 import type { MapLine } from '../../workers/map.protocol.js';
 import { useMapPicture } from '../map/index.js';
@@ -14,7 +15,6 @@ import { FilterSentence } from './FilterSentence.js';
 import { ORDERS, ordered, type Order } from './order.js';
 import { ReadList } from './ReadList.js';
 import { SaveList } from './SaveList.js';
-import { SaveVideo } from './SaveVideo.js';
 
 const ORDER_NAMES = ORDERS.map((order) => [order, order] as const);
 
@@ -64,7 +64,7 @@ export const ClipList = (): React.JSX.Element => {
           {isFiltered ? `${shown.length} of ${views.length}` : views.length}
         </Box>
         <Box flex="1" />
-        {mayWrite && <SaveVideo shown={shown} />}
+        {mayWrite && <SaveVideo clipIds={shown.map((v) => v.clip.id)} />}
         <SaveList shown={shown} />
         {mayWrite && (
           <PickFile accept=".csv,text/csv" testId="clips-picker" onText={setList}>

@@ -39,11 +39,6 @@ export const rowText = (row: ReadClip): string => {
 };
 
 export const CLIPS_TEXT = {
-  saveVideo: 'Save as a video',
-  takeVideo: 'Take the video',
-  videoOver: 'Done with it',
-  cutting: (part: number): string => `Cutting: ${Math.round(part * 100)} %`,
-  tooMany: (most: number): string => `At most ${most} clips go into one video; narrow the sentence.`,
   more: (n: number): string => (n === 1 ? 'Show one more clip' : `Show more of the other ${n} clips`),
   save: 'Save as a list',
   read: 'Read a list',

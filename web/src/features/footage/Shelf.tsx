@@ -1,8 +1,10 @@
 import { Box, Flex } from '@chakra-ui/react';
 import {
-  angleClock,
+  clockText,
   courseOf,
-  footageSeconds,
+  filmedMs,
+  isLeftOut,
+  technicalMs,
   timedOf,
   type Angle,
   type Footage,
@@ -11,15 +13,17 @@ import {
 import type { Job } from '@odograph/core/contract';
 import { Plus } from 'lucide-react';
 import { useMemo, useRef, useState, type DragEvent } from 'react';
-import { Link } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import { Action, Heading, ProfileMark, Subheading } from '../../design/index.js';
-import { useClipViews, useEdit, useLibrary, useMayWrite, useWords } from '../library/index.js';
+import { useClipViews, useEdit, useLibrary, useMayWrite, useMeQuery, useWords } from '../library/index.js';
 import { ToBin } from '../bin/index.js';
 import { Still } from '../player/index.js';
+import { DemoCorner } from '../standIns/index.js';
 import { FOOTAGE_TEXT as T, SETTING_WORDS } from './footage.text.js';
 import { athleteRef, fieldsOf, sheetOf } from './sheet.js';
 import { SheetForm } from './SheetForm.js';
 import { Spark } from './Spark.js';
+import { TakeIn } from './TakeIn.js';
 import { ComingIn } from './uploads/ComingIn.js';
 import { JobLine } from './uploads/JobLine.js';
 import { sender } from './uploads/sending.js';
@@ -50,8 +54,7 @@ const Piece = ({
   const runs = useMemo(() => courseOf(timedOf(library, footage.id), 'a', words), [library, footage.id, words]);
   const name = (id: string): string => library.persons.find((p) => p.id === id)?.name ?? 'unknown';
   const drafts = clips.filter((v) => v.missing.length).length;
-  const clock = angleClock(angle, file);
-  const [fromS, toS] = [footageSeconds(clock, angle.fromPts), footageSeconds(clock, angle.toPts)];
+  const filmed = filmedMs(angle, file);
   const poster = Math.round(file.frames * 0.22);
   // without an edit it is somebody who only looks
   const to = onEdit ? `/break-down/${footage.id}` : `/clips?text=${encodeURIComponent(footage.title)}`;
@@ -82,12 +85,14 @@ const Piece = ({
         <Box color="inkSoft" fontSize="14px">
           {SETTING_WORDS[footage.setting]}, {footage.gi ? 'gi' : 'no-gi'}, {dayText(footage.date)}, logged{' '}
           {footage.logged}
+          {footage.spans.some(isLeftOut) &&
+            `, ${clockText(technicalMs(footage.spans, filmed), 'up')} of ${clockText(filmed.toMs - filmed.fromMs, 'up')} technique`}
         </Box>
         <Box marginTop="3">
           <Spark
             runs={runs}
-            fromS={fromS}
-            toS={toS}
+            fromS={filmed.fromMs / 1000}
+            toS={filmed.toMs / 1000}
             width={460}
             height={46}
             label={`The course it took for ${name(footage.athleteA)}; up is better`}
@@ -113,6 +118,28 @@ const Piece = ({
   );
 };
 
+/** A stretch of a file that is here, out of which new footage is to be made: `of`, `from` and `to` in the address. */
+const PartOfFile = (): React.JSX.Element | null => {
+  const [search, setSearch] = useSearchParams();
+  const { files } = useLibrary();
+  const file = files.find((f) => f.id === search.get('of'));
+  const [fromFrame, toFrame] = [Number(search.get('from')), Number(search.get('to'))];
+  if (!file || !(fromFrame < toFrame && toFrame <= file.frames)) return null;
+  return (
+    <TakeIn
+      fileId={file.id}
+      fileName={file.name}
+      isTaken
+      stretch={{ fromFrame, toFrame }}
+      onDone={() => setSearch({}, { replace: true })}
+    >
+      <Box marginBottom="5" color="inkSoft">
+        {T.partOfFile(file.name, fromFrame, toFrame)}
+      </Box>
+    </TakeIn>
+  );
+};
+
 /** All footage of the academy. Files can be dropped anywhere on it. */
 export const Shelf = (): React.JSX.Element => {
   const library = useLibrary();
@@ -120,6 +147,7 @@ export const Shelf = (): React.JSX.Element => {
   const mayWrite = useMayWrite();
   const [leaving, setLeaving] = useState<string | null>(null);
   const { coming, underWay, refetch } = useComing();
+  const { data: me } = useMeQuery();
   const [sheetOpen, openSheet] = useState<string | null>(null);
   const [editing, setEditing] = useState<string | null>(null);
   const [isOver, setOver] = useState(false);
@@ -175,6 +203,7 @@ export const Shelf = (): React.JSX.Element => {
           }}
         />
       </Flex>
+      <PartOfFile />
       <ComingIn coming={coming} open={sheetOpen} onOpen={openSheet} onChanged={refetch} onFiles={take} />
       {pieces.length === 0 && coming.length === 0 ? (
         <Box maxWidth="560px" marginTop="14">
@@ -246,6 +275,7 @@ export const Shelf = (): React.JSX.Element => {
           })}
         </Box>
       )}
+      {mayWrite && me?.academy.isDemo && <DemoCorner onChange={refetch} />}
     </Box>
   );
 };

@@ -11,12 +11,14 @@ type Props = {
   readonly fileName: string;
   /** The file is here and read; until then the sheet can be filled in, but not put on the shelf. */
   readonly isTaken: boolean;
+  /** The frames [fromFrame, toFrame) of the file that show it, where it is not the whole. */
+  readonly stretch?: { readonly fromFrame: number; readonly toFrame: number };
   readonly onDone: () => void;
   readonly children: React.ReactNode;
 };
 
 /** The sheet of a file that comes in; filled in, it goes on the shelf. */
-export const TakeIn = ({ fileId, fileName, isTaken, onDone, children }: Props): React.JSX.Element => {
+export const TakeIn = ({ fileId, fileName, isTaken, stretch, onDone, children }: Props): React.JSX.Element => {
   const [ids] = useState(() => ({ footage: newId(), angle: newId(), edit: newId() }));
   const [newFootage, { error, isLoading }] = useNewFootageMutation();
   const { persons } = useLibrary();
@@ -27,6 +29,8 @@ export const TakeIn = ({ fileId, fileName, isTaken, onDone, children }: Props): 
       id: ids.footage,
       angleId: ids.angle,
       fileId,
+      fromFrame: stretch?.fromFrame ?? null,
+      toFrame: stretch?.toFrame ?? null,
       ...fieldsOf(sheet),
       live: true,
       counted: true,

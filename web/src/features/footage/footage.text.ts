@@ -30,6 +30,8 @@ export const FOOTAGE_TEXT = {
   jobEnd: 'End it',
   jobAgain: 'Once more',
   newTitle: 'Who is who?',
+  partOfFile: (name: string, from: number, to: number): string =>
+    `Frames ${from.toLocaleString()} to ${(to - 1).toLocaleString()} of ${name}. The file is kept once, whatever it shows.`,
   editTitle: 'Footage sheet',
   save: 'Put it on the shelf',
   saveEdit: 'Keep',

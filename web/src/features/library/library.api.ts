@@ -3,11 +3,14 @@ import { unpackTimes, type Attempt, type Library, type TimeTable } from '@odogra
 import type {
   Changed,
   LibraryPart,
+  Look,
   Me,
   NewAngle,
   NewCut,
   NewFootage,
   Prepared,
+  Removal,
+  ScoreboardAnswer,
   UnderWay,
 } from '@odograph/core/contract';
 import { serverApi } from './server.api.js';
@@ -85,6 +88,14 @@ export const libraryApi = serverApi.injectEndpoints({
     }),
     /** What has been made of a file so far. */
     prepared: build.query<Prepared, string>({ query: (fileId) => `files/${fileId}/prepared` }),
+    /** Makes a file ready for stepping again that was thinned. */
+    prepareFile: build.mutation<void, string>({ query: (id) => ({ url: `files/${id}/prepare`, method: 'POST' }) }),
+    /** What moves in a file, its cuts, and how its picture strip is laid out; an error while it has not been read. */
+    look: build.query<Look, string>({ query: (fileId) => `files/${fileId}/look`, keepUnusedDataFor: 3600 }),
+    /** What the scoreboard of a footage showed. */
+    scoreboard: build.query<ScoreboardAnswer, string>({
+      query: (footageId) => `footage/${footageId}/scoreboard`,
+    }),
     /** Files on their way in, and jobs. */
     underWay: build.query<UnderWay, void>({ query: () => 'under-way' }),
     forgetUpload: build.mutation<void, string>({
@@ -102,6 +113,11 @@ export const libraryApi = serverApi.injectEndpoints({
       query: ({ footageId, body }) => ({ url: `footage/${footageId}/angles`, method: 'POST', body }),
       onQueryStarted: layIn,
     }),
+    /** Takes a camera off its footage that no clip is cut from. */
+    removeAngle: build.mutation<Changed, { readonly id: string; readonly body: Removal }>({
+      query: ({ id, body }) => ({ url: `angles/${id}`, method: 'DELETE', body }),
+      onQueryStarted: layIn,
+    }),
     newFootage: build.mutation<Changed, NewFootage>({
       query: (body) => ({ url: 'footage', method: 'POST', body }),
       onQueryStarted: layIn,
@@ -112,8 +128,12 @@ export const libraryApi = serverApi.injectEndpoints({
 export const {
   useMeQuery,
   useLibraryQuery,
+  useLookQuery,
   useTimesQuery,
   usePreparedQuery,
+  usePrepareFileMutation,
+  useRemoveAngleMutation,
+  useLazyScoreboardQuery,
   useUnderWayQuery,
   useForgetUploadMutation,
   useCancelJobMutation,

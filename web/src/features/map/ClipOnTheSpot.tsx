@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { Action, CautionNote, Sentence } from '../../design/index.js';
 import { useWords, type ClipView } from '../library/index.js';
-import { FrameVideo, usePlayer } from '../player/index.js';
+import { FrameVideo, usePlayer, usePlayerState } from '../player/index.js';
 
 const Playing = ({ view }: { readonly view: ClipView }): React.JSX.Element => {
   const { clip } = view;
@@ -13,12 +13,13 @@ const Playing = ({ view }: { readonly view: ClipView }): React.JSX.Element => {
     loop: { inFrame: clip.in.frame, outFrame: clip.out.frame },
     play: true,
   });
+  const isPlaying = usePlayerState(handle, (state) => state.playing);
   return (
     <Box height="203px">
       <Box asChild width="100%" height="100%" cursor="pointer">
         <button
           type="button"
-          aria-label={handle.state.playing ? 'Hold the picture' : 'Play'}
+          aria-label={isPlaying ? 'Hold the picture' : 'Play'}
           onClick={() => handle.player?.toggle()}
         >
           <FrameVideo handle={handle} label={view.footage.title} />

@@ -139,6 +139,92 @@ describe('the player of exact frames', () => {
     expect(video.isPlaying).toBe(false);
   });
 
+  test('when it runs slower, what a seek takes should not slow the pace', () => {
+    player.setSpeed(0.5);
+    player.play();
+    const asked = (): number => video.asked.length;
+    jest.advanceTimersByTime(81);
+    video.arrive();
+    const before = asked();
+    // 40 ms of film are 80 ms at half speed, of which the seek takes 50
+    for (let i = 0; i < 10; i++) {
+      jest.advanceTimersByTime(30);
+      jest.advanceTimersByTime(50);
+      video.arrive();
+    }
+    expect(asked() - before).toBeGreaterThanOrEqual(9);
+  });
+
+  test('when it runs backwards, every frame should come, each before the one after it, and a loop begin at its end', () => {
+    player.setBackwards(true);
+    player.loop({ inFrame: 3, outFrame: 6 });
+    player.play();
+    const shown: number[] = [];
+    for (let i = 0; i < 7; i++) {
+      video.arrive();
+      shown.push(player.snapshot().frame);
+      jest.advanceTimersByTime(50);
+    }
+    expect(shown).toEqual([5, 4, 3, 5, 4, 3, 5]);
+  });
+
+  test('when stretches are no technique, playing through should pass them over, forwards and backwards, slow and at full speed', () => {
+    player.skip([
+      { inFrame: 3, outFrame: 10 },
+      { inFrame: 95, outFrame: 100 },
+    ]);
+    player.play();
+    video.show(2);
+    expect(video.asked.at(-1)).toBe(0);
+    video.show(3);
+    expect(video.asked.at(-1)).toBe(10);
+    video.arrive();
+    expect(player.snapshot()).toMatchObject({ frame: 10, playing: true });
+    player.pause();
+    video.arrive();
+    player.setSpeed(0.5);
+    player.setBackwards(true);
+    player.play();
+    jest.advanceTimersByTime(200);
+    expect(video.asked.at(-1)).toBe(2);
+    video.arrive();
+    player.pause();
+    video.arrive();
+    player.setBackwards(false);
+    player.seek(94);
+    video.arrive();
+    player.play();
+    jest.advanceTimersByTime(200);
+    // nothing but what is left out follows: it ends there
+    expect(player.snapshot()).toMatchObject({ frame: 94, playing: false });
+  });
+
+  test('when playing is begun inside of a stretch that is left out, it should be shown', () => {
+    player.skip([{ inFrame: 3, outFrame: 10 }]);
+    player.seek(4);
+    video.arrive();
+    player.play();
+    video.show(5);
+    expect(video.asked.at(-1)).toBe(4);
+  });
+
+  test('when only some frames of a file are shown, none outside should be reached', () => {
+    const other = new FakeVideo();
+    const part = new FramePlayer(other as unknown as Screen, table, 0, { inFrame: 20, outFrame: 30 });
+    const end = part.attach();
+    other.arrive();
+    expect(part.snapshot().frame).toBe(20);
+    part.seek(99);
+    other.arrive();
+    expect(part.snapshot().frame).toBe(29);
+    part.play();
+    expect(other.asked.at(-1)).toBe(20);
+    other.arrive();
+    other.show(29);
+    expect(part.snapshot().playing).toBe(false);
+    end();
+  });
+
   test('when it is paused, the picture on the screen should be sought exactly', () => {
     player.play();
     video.show(31);

@@ -1,12 +1,4 @@
-import {
-  clampFrame,
-  frameAtS,
-  frameCount,
-  frameStartS,
-  isFrameShown,
-  seekTargetS,
-  type TimeTable,
-} from '@odograph/core';
+import { frameAtS, frameCount, frameStartS, isFrameShown, seekTargetS, type TimeTable } from '@odograph/core';
 
 /** What the player shows. `frame` is the picture that is on the screen, not the one that was asked for. */
 export type PlayerState = {
@@ -15,6 +7,8 @@ export type PlayerState = {
   /** Whether the picture asked for last is the one that is shown. */
   readonly settled: boolean;
   readonly speed: number;
+  /** Whether it plays from later to earlier. */
+  readonly backwards: boolean;
   readonly loop: Stretch | null;
 };
 
@@ -43,7 +37,8 @@ const METADATA_READY = 1;
 /**
  * Shows exact frames of a video. A frame is its index in the table of presentation times; it is sought by the middle between its time and the
  * next one's, and counts as shown when the seek has ended and the browser says that the picture presented lies within half a frame of it.
- * While a seek is under way only the newest wish is kept. Full speed is the browser's own; slower goes frame by frame, so that none is left out.
+ * While a seek is under way only the newest wish is kept. Full speed is the browser's own; slower, and backwards, goes frame by frame, so that none is
+ * left out. In playing through, stretches that are no technique are passed over, unless it was begun inside of one.
  */
 export class FramePlayer {
   private state: PlayerState;
@@ -54,14 +49,24 @@ export class FramePlayer {
   private patience: ReturnType<typeof setTimeout> | undefined;
   private pace: ReturnType<typeof setTimeout> | undefined;
   private callback = 0;
+  private readonly bounds: Stretch;
+  private skips: readonly Stretch[] = [];
+  /** The stretch in which playing was begun: somebody wants to see it. */
+  private begunIn: Stretch | undefined;
+  /** When the next frame is due, in milliseconds of the page's clock: what a seek takes does not slow the pace. */
+  private dueMs = 0;
 
+  /** `bounds`: the frames of the file that belong to what is shown; without them all. */
   constructor(
     private readonly screen: Screen,
     private readonly table: TimeTable,
     first = 0,
+    bounds?: Stretch,
   ) {
-    this.state = { frame: clampFrame(table, first), playing: false, settled: false, speed: 1, loop: null };
-    this.wanted = this.state.frame;
+    this.bounds = bounds ?? { inFrame: 0, outFrame: frameCount(table) };
+    const frame = this.clamp(first);
+    this.state = { frame, playing: false, settled: false, speed: 1, backwards: false, loop: null };
+    this.wanted = frame;
   }
 
   /** Begins to listen to the video and shows the first frame; what it gives back ends that. */
@@ -93,11 +98,16 @@ export class FramePlayer {
     this.seeking = null;
   }
 
+  private clamp(frame: number): number {
+    return Math.min(this.bounds.outFrame - 1, Math.max(this.bounds.inFrame, Math.round(frame)));
+  }
+
   /** Shows a frame; beyond the ends, the nearest. */
   seek(frame: number): void {
-    this.wanted = clampFrame(this.table, frame);
-    this.update({ settled: false });
+    this.wanted = this.clamp(frame);
+    // the browser is sent off first: it seeks while what shows the state is drawn
     this.pump();
+    this.update({ settled: false });
   }
 
   /** Steps from the frame that was asked for last, so that quick steps add up. */
@@ -107,12 +117,15 @@ export class FramePlayer {
   }
 
   play(): void {
-    const { loop, frame } = this.state;
+    const { loop, frame, backwards } = this.state;
     if (this.state.playing) return;
     this.update({ playing: true });
-    const isOutside = loop && (frame < loop.inFrame || frame >= loop.outFrame - 1);
-    if (isOutside) this.seek(loop.inFrame);
-    else if (frame >= frameCount(this.table) - 1) this.seek(0);
+    this.begunIn = this.skips.find((s) => s.inFrame <= frame && frame < s.outFrame);
+    this.dueMs = 0;
+    const { inFrame, outFrame } = loop ?? this.bounds;
+    const isAtEnd = backwards ? frame <= inFrame : frame >= outFrame - 1;
+    const isOutside = frame < inFrame || frame >= outFrame;
+    if (isAtEnd || isOutside) this.seek(backwards ? outFrame - 1 : inFrame);
     else this.run();
   }
 
@@ -134,10 +147,23 @@ export class FramePlayer {
     this.update({ loop: stretch });
   }
 
+  /** Passes these stretches over when it plays through. */
+  skip(stretches: readonly Stretch[]): void {
+    this.skips = stretches;
+  }
+
   setSpeed(speed: number): void {
+    this.change({ speed });
+  }
+
+  setBackwards(backwards: boolean): void {
+    this.change({ backwards });
+  }
+
+  private change(how: Pick<PlayerState, 'speed'> | Pick<PlayerState, 'backwards'>): void {
     const { playing } = this.state;
     if (playing) this.pause();
-    this.update({ speed });
+    this.update(how);
     if (playing) this.play();
   }
 
@@ -179,7 +205,7 @@ export class FramePlayer {
     if (this.seeking) {
       if (this.isShown(this.seeking.frame)) this.seeking.shown = true;
       this.settle();
-    } else if (this.state.playing && this.state.speed === 1) this.onPlayed(frameAtS(this.table, picture.mediaTime));
+    } else if (this.state.playing && this.isNative()) this.onPlayed(frameAtS(this.table, picture.mediaTime));
   };
 
   /** The browser has not said in time what it shows: once it is asked again, then its word that the seek ended has to do. */
@@ -210,27 +236,57 @@ export class FramePlayer {
     else this.pause();
   };
 
+  /** Full speed forwards is the browser's own. */
+  private isNative(): boolean {
+    return this.state.speed === 1 && !this.state.backwards;
+  }
+
   /** A frame went by at full speed. */
   private onPlayed(frame: number): void {
     const { loop } = this.state;
+    const { inFrame, outFrame } = loop ?? this.bounds;
     this.update({ frame, settled: true });
-    if (loop && (frame >= loop.outFrame - 1 || frame < loop.inFrame)) this.seek(loop.inFrame);
+    const past = this.past(frame);
+    if (loop && (frame >= outFrame - 1 || frame < inFrame)) this.seek(inFrame);
+    else if (frame >= outFrame - 1) this.pause();
+    else if (past !== frame) this.seekOrEnd(past);
+  }
+
+  /** The frame to go on with: past the stretch that is left out, where this one lies in one. Beyond the bounds it is the end. */
+  private past(frame: number): number {
+    const stretch = this.state.loop
+      ? undefined
+      : this.skips.find((s) => s !== this.begunIn && s.inFrame <= frame && frame < s.outFrame);
+    if (!stretch) return frame;
+    return this.state.backwards ? stretch.inFrame - 1 : stretch.outFrame;
+  }
+
+  private seekOrEnd(frame: number): void {
+    if (frame >= this.bounds.outFrame || frame < this.bounds.inFrame) this.pause();
+    else this.seek(frame);
   }
 
   /** Goes on playing from the frame that is shown. */
   private run(): void {
-    const { speed, loop, frame } = this.state;
-    if (speed === 1) {
+    const { speed, loop, frame, backwards } = this.state;
+    if (this.isNative()) {
       this.screen.playbackRate = 1;
       void this.screen.play().catch(() => this.update({ playing: false }));
       return;
     }
     this.screen.pause();
-    const isLast = frame >= (loop ? loop.outFrame : frameCount(this.table)) - 1;
-    const next = !isLast ? frame + 1 : loop ? loop.inFrame : null;
-    const lastsS = frameStartS(this.table, frame + 1) - frameStartS(this.table, frame);
+    const { inFrame, outFrame } = loop ?? this.bounds;
+    const isLast = backwards ? frame <= inFrame : frame >= outFrame - 1;
+    const again = backwards ? outFrame - 1 : inFrame;
+    const next = !isLast ? this.past(frame + (backwards ? -1 : 1)) : loop ? again : null;
     clearTimeout(this.pace);
-    if (next === null) this.pause();
-    else this.pace = setTimeout(() => this.seek(next), (lastsS / speed) * 1000);
+    if (next === null) {
+      this.pause();
+      return;
+    }
+    const lastsMs = ((frameStartS(this.table, frame + 1) - frameStartS(this.table, frame)) / speed) * 1000;
+    const now = performance.now();
+    this.dueMs = Math.max(now, (this.dueMs || now) + lastsMs);
+    this.pace = setTimeout(() => this.seekOrEnd(next), this.dueMs - now);
   }
 }

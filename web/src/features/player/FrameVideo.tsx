@@ -1,7 +1,8 @@
 import { Box } from '@chakra-ui/react';
 import { timecode } from '@odograph/core';
 import { Mono } from '../../design/index.js';
-import type { PlayerHandle } from './usePlayer.js';
+import type { PlayerState } from './FramePlayer.js';
+import { usePlayerState, type PlayerHandle } from './usePlayer.js';
 
 /** The picture with its time in a corner. `m:ss:ff` and the frame of the file stand at the lower right, off until something is loaded. */
 export const FrameVideo = ({
@@ -13,11 +14,13 @@ export const FrameVideo = ({
   readonly handle: PlayerHandle;
   readonly label: string;
   /** How it is being played, beside the time. */
-  readonly manner?: string;
-  /** What the clock of the match showed then. */
-  readonly clock?: string;
+  readonly manner?: (state: PlayerState) => string;
+  /** What the clock of the match showed at a frame. */
+  readonly clock?: (frame: number) => string;
 }): React.JSX.Element => {
-  const { state, table, src, onScreen } = handle;
+  const { table, src, onScreen } = handle;
+  const state = usePlayerState(handle, (now) => now);
+  const [says, reads] = [manner?.(state), clock?.(state.frame)];
   return (
     <Box
       position="relative"
@@ -55,14 +58,14 @@ export const FrameVideo = ({
           color="#efebdf"
           background="rgba(12, 14, 12, 0.72)"
         >
-          {clock && (
+          {reads && (
             <Box as="span" marginRight="3" data-testid="match-clock">
-              {clock}
+              {reads}
             </Box>
           )}
-          {manner && (
+          {says && (
             <Box as="span" fontFamily="heading" marginRight="3" data-testid="manner">
-              {manner}
+              {says}
             </Box>
           )}
           <span data-testid="timecode">{timecode(table, state.frame)}</span>

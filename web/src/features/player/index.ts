@@ -1,4 +1,4 @@
 export { SPEEDS, type PlayerState, type Stretch } from './FramePlayer.js';
 export { Still } from './Still.js';
 export { FrameVideo } from './FrameVideo.js';
-export { usePlayer, useTimeTable, useTimecode, type PlayerHandle } from './usePlayer.js';
+export { usePlayer, usePlayerState, useTimeTable, useTimecode, type PlayerHandle } from './usePlayer.js';

@@ -1,14 +1,15 @@
 import { timecode, type MediaFile, type TimeTable } from '@odograph/core';
 import { useCallback, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
-import { usePreparedQuery, useTimesQuery } from '../library/index.js';
+import { usePrepareFileMutation, usePreparedQuery, useTimesQuery } from '../library/index.js';
 import { FramePlayer, type PlayerState, type Stretch } from './FramePlayer.js';
 
-const NOTHING: PlayerState = { frame: 0, playing: false, settled: false, speed: 1, loop: null };
+const NOTHING: PlayerState = { frame: 0, playing: false, settled: false, speed: 1, backwards: false, loop: null };
 const silent = (): (() => void) => () => undefined;
 
 export type PlayerHandle = {
   readonly player: FramePlayer | null;
-  readonly state: PlayerState;
+  /** The frame that is on the screen right now, for whoever acts on it; who shows it uses `usePlayerState`. */
+  readonly frame: () => number;
   /** The times of the file itself. */
   readonly table: TimeTable | undefined;
   /** What is played; undefined while nothing can be. */
@@ -16,6 +17,10 @@ export type PlayerHandle = {
   /** To be given to the video element. */
   readonly onScreen: (video: HTMLVideoElement | null) => void;
 };
+
+/** Something of what a player shows, kept up to date: only those who ask for the frame are drawn again with every frame. */
+export const usePlayerState = <T>({ player }: Pick<PlayerHandle, 'player'>, pick: (state: PlayerState) => T): T =>
+  useSyncExternalStore(player?.subscribe ?? silent, () => pick(player?.snapshot() ?? NOTHING));
 
 /** The time table of a file, once it has come. */
 export const useTimeTable = (fileId: string | undefined): TimeTable | undefined =>
@@ -34,6 +39,12 @@ const useMedium = (file: MediaFile): { readonly src: string | undefined; readonl
     pollingInterval: isWaiting ? ASK_MS : 0,
   });
   const hasProxy = prepared?.proxy === true;
+  const [prepare] = usePrepareFileMutation();
+  // it was thinned to make room; it is needed now
+  const isWanted = prepared?.isThinned === true;
+  useEffect(() => {
+    if (isWanted) void prepare(file.id);
+  }, [isWanted, prepare, file.id]);
   if (isWaiting === (hasProxy || file.playable)) setWaiting(!isWaiting);
   const at = hasProxy ? `${file.id}/proxy` : prepared && file.playable ? file.id : undefined;
   const { data: times } = useTimesQuery(`${at}/times`, { skip: at === undefined });
@@ -41,16 +52,23 @@ const useMedium = (file: MediaFile): { readonly src: string | undefined; readonl
 };
 
 /**
- * A player for one file. `opening` says where it opens and what it loops; a new one (compared by its frames) moves the player there.
+ * A player for the frames [fromFrame, toFrame) of one file. `opening` says where it opens and what it loops; a new one (compared by its frames) moves the player there.
  */
 export const usePlayer = (
   file: MediaFile,
   opening: { readonly frame: number; readonly loop: Stretch | null; readonly play: boolean },
+  { fromFrame, toFrame }: { readonly fromFrame: number; readonly toFrame: number } = {
+    fromFrame: 0,
+    toFrame: file.frames,
+  },
 ): PlayerHandle => {
   const table = useTimeTable(file.id);
   const { src, times } = useMedium(file);
   const [video, setVideo] = useState<HTMLVideoElement | null>(null);
-  const player = useMemo(() => (video && times ? new FramePlayer(video, times) : null), [video, times]);
+  const player = useMemo(
+    () => (video && times ? new FramePlayer(video, times, fromFrame, { inFrame: fromFrame, outFrame: toFrame }) : null),
+    [video, times, fromFrame, toFrame],
+  );
   useEffect(() => player?.attach(), [player]);
   const { frame, play } = opening;
   const inFrame = opening.loop?.inFrame,
@@ -62,8 +80,13 @@ export const usePlayer = (
     player.seek(frame);
     if (play) player.play();
   }, [player, frame, inFrame, outFrame, play]);
-  const state = useSyncExternalStore(player?.subscribe ?? silent, player?.snapshot ?? (() => NOTHING));
-  return { player, state, table, src, onScreen: useCallback((element) => setVideo(element), []) };
+  return {
+    player,
+    frame: useCallback(() => player?.snapshot().frame ?? 0, [player]),
+    table,
+    src,
+    onScreen: useCallback((element) => setVideo(element), []),
+  };
 };
 
 /** `m:ss:ff` of a frame of a file; empty until its times are here. */

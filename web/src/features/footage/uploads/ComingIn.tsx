@@ -81,7 +81,7 @@ export const ComingIn = ({ coming, open, onOpen, onChanged, onFiles }: Props): R
         {coming.map((of) => {
           const here = of.state === 'here already' ? angles.find((a) => a.fileId === of.fileId) : undefined;
           const title = here && footage.find((f) => f.id === here.footageId)?.title;
-          const mayOpen = of.state !== 'refused' && of.state !== 'here already' && of.state !== 'broken off';
+          const mayOpen = !['refused', 'here already', 'broken off', 'waiting'].includes(of.state);
           if (open === of.id && mayOpen)
             return (
               <Box as="li" key={of.id} paddingTop="4">

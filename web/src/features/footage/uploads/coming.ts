@@ -9,7 +9,7 @@ export type Coming = {
   /** 0–1; undefined where there is nothing to measure. */
   readonly part: number | undefined;
   readonly says: string;
-  readonly state: 'sending' | 'paused' | 'broken off' | 'reading' | 'taken' | 'here already' | 'refused';
+  readonly state: 'sending' | 'paused' | 'broken off' | 'waiting' | 'reading' | 'taken' | 'here already' | 'refused';
   readonly fileId: string | null;
 };
 
@@ -35,7 +35,13 @@ const fromHere = (s: Sending): Coming => {
     case 'paused':
       return { ...of, state: 'paused', says: `Paused at ${far}.` };
     case 'no connection':
-      return { ...of, state: 'sending', says: `No connection at ${far}; it goes on by itself.` };
+      return {
+        ...of,
+        state: 'sending',
+        says: why
+          ? `${why} Stopped at ${far}; it is tried again by itself.`
+          : `No connection at ${far}; it goes on by itself.`,
+      };
     case 'checking':
       return { ...of, state: 'reading', says: 'Sent; checking that it arrived whole …' };
     case 'refused':
@@ -55,6 +61,8 @@ const fromServer = (upload: Upload, jobs: readonly Job[]): Coming | undefined =>
   const of = { id, name, fileId };
   switch (state) {
     case 'coming':
+      if (source === 'inbox')
+        return { ...of, part: undefined, state: 'waiting', says: `${why ?? ''}${SOURCES[source]}` };
       if (!isMine) return undefined;
       return {
         ...of,

@@ -1,5 +1,5 @@
 import type { ErrorBody } from '@odograph/core/contract';
-import { DetailedError, Upload } from 'tus-js-client';
+import type { DetailedError, Upload } from 'tus-js-client';
 import { v7 as newId } from 'uuid';
 import { hashOf } from '../../../workers/hash.client.js';
 import { refusalText } from '../../library/index.js';
@@ -34,10 +34,13 @@ type Task = {
   hash: Promise<string> | undefined;
 };
 
+/** What the server answered, where it did. */
+const answerOf = (error: Error | DetailedError): DetailedError['originalResponse'] =>
+  'originalResponse' in error ? error.originalResponse : null;
+
 const bodyOf = (error: Error): ErrorBody | undefined => {
-  if (!(error instanceof DetailedError) || !error.originalResponse) return undefined;
   try {
-    return JSON.parse(error.originalResponse.getBody()) as ErrorBody;
+    return JSON.parse(answerOf(error)?.getBody() ?? '') as ErrorBody;
   } catch {
     return undefined;
   }
@@ -45,7 +48,7 @@ const bodyOf = (error: Error): ErrorBody | undefined => {
 
 /** Whether trying again later can help: nobody answered, or somebody who is not well. */
 const isPassing = (error: Error): boolean => {
-  const status = error instanceof DetailedError ? (error.originalResponse?.getStatus() ?? 0) : 0;
+  const status = answerOf(error)?.getStatus() ?? 0;
   return status === 0 || status >= 500 || status === 423;
 };
 
@@ -129,21 +132,24 @@ export class Sender {
   private go(): void {
     const running = this.tasks.filter((t) => ['sending', 'no connection', 'checking'].includes(t.view.state)).length;
     for (const task of this.tasks.filter((t) => t.view.state === 'waiting').slice(0, Math.max(0, AT_ONCE - running)))
-      this.send(task);
+      void this.send(task);
   }
 
-  private send(task: Task): void {
+  private async send(task: Task): Promise<void> {
     task.hash ??= hashOf(task.file);
     // what went wrong with it is told where it is waited for
     task.hash.catch(() => undefined);
-    task.upload ??= this.uploadOf(task);
     this.set(task, { state: 'sending', why: '' });
-    task.upload.start();
+    task.upload ??= await this.uploadOf(task);
+    // paused, or given up, while what sends was still being fetched
+    if (task.view.state === 'sending' && this.tasks.includes(task)) task.upload.start();
   }
 
-  private uploadOf(task: Task): Upload {
+  private async uploadOf(task: Task): Promise<Upload> {
     const { id, name } = task.view;
-    return new Upload(task.file, {
+    // fetched with the first file that is sent: most who open the shelf send none
+    const { Upload: Sends } = await import('tus-js-client');
+    return new Sends(task.file, {
       ...(task.isResumed ? { uploadUrl: `/api/incoming/${id}` } : { endpoint: '/api/incoming' }),
       metadata: { id, name },
       chunkSize: PIECE_BYTES,
@@ -162,14 +168,14 @@ export class Sender {
   private failed(task: Task, error: Error): void {
     task.rate.forget();
     if (task.view.state === 'paused' || !this.tasks.includes(task)) return;
+    const why = bodyOf(error);
     if (isPassing(error)) {
-      this.set(task, { state: 'no connection', rate: undefined });
+      this.set(task, { state: 'no connection', rate: undefined, why: why ? refusalText(why) : '' });
       setTimeout(() => {
-        if (task.view.state === 'no connection' && this.tasks.includes(task)) this.send(task);
+        if (task.view.state === 'no connection' && this.tasks.includes(task)) void this.send(task);
       }, AGAIN_MS);
       return;
     }
-    const why = bodyOf(error);
     this.set(task, { state: 'refused', why: why ? refusalText(why) : 'The server would not take it.' });
     this.go();
   }

@@ -1,0 +1,128 @@
+import { ACTIVITY_STEP_S, burstSpans, isLeftOut } from '@odograph/core';
+import type { Look } from '@odograph/core/contract';
+import { useId, useMemo } from 'react';
+import { SPAN_TEXT } from './bench.text.js';
+import { isSameSpan, type SpanInHand, type Spans } from './useSpans.js';
+
+type Props = {
+  readonly spans: Spans;
+  readonly bottom: number;
+  readonly xOf: (frame: number) => number;
+};
+
+const keyOf = ({ span, stands }: SpanInHand): string => `${span.fromMs} ${stands?.kind ?? ''}`;
+
+/** How tall the strongest movement is drawn. */
+const MOVES = 22;
+/** From this width on a stretch has room for its name. */
+const NAME_WIDTH = 64;
+
+/** Behind the course: how much moves, where views change, and stretches of which something is said or asked. */
+export const Overlays = ({
+  look,
+  spans,
+  top,
+  bottom,
+  xOfS,
+  xOf,
+}: Props & {
+  readonly look: Look | undefined;
+  readonly top: number;
+  readonly xOfS: (fileS: number) => number;
+}): React.JSX.Element => {
+  const hatch = useId();
+  const [moves, bursts] = useMemo(() => {
+    if (!look) return ['', ''];
+    const most = Math.max(1, ...look.activity);
+    const area = (from: number, to: number): string => {
+      const at = (i: number): number => xOfS(look.fromS + i * ACTIVITY_STEP_S);
+      const points = look.activity
+        .slice(from, to)
+        .map((level, i) => `${at(from + i).toFixed(1)} ${(bottom - (level / most) * MOVES).toFixed(1)}`);
+      return `M${at(from)} ${bottom}L${points.join('L')}L${at(Math.max(from, to - 1))} ${bottom}Z`;
+    };
+    const steps = (atS: number): number => Math.round((atS - look.fromS) / ACTIVITY_STEP_S);
+    return [
+      area(0, look.activity.length),
+      burstSpans({ fromS: look.fromS, activity: Uint8Array.from(look.activity) })
+        .map(({ fromS, toS }) => area(steps(fromS), steps(toS)))
+        .join(''),
+    ];
+  }, [look, xOfS, bottom]);
+  const band = ({ span, stands }: SpanInHand): React.JSX.Element | null => {
+    const frames = spans.framesOf(span);
+    if (!frames) return null;
+    const [x1, x2] = [xOf(frames.inFrame), xOf(frames.outFrame)];
+    const isInHand = spans.inHand !== null && isSameSpan(spans.inHand.span, span);
+    const isOut = stands !== null && isLeftOut(stands);
+    const name = stands ? SPAN_TEXT[stands.kind] : '';
+    return (
+      <g key={keyOf({ span, stands })} data-span={stands?.kind ?? 'asked'} pointerEvents="none">
+        {isOut && <rect x={x1} y={top} width={Math.max(2, x2 - x1)} height={bottom - top} fill={`url(#${hatch})`} />}
+        <path
+          d={`M${x1} ${bottom - 6}V${bottom}H${x2}V${bottom - 6}`}
+          fill="none"
+          stroke={isInHand ? 'var(--od-inHand)' : 'var(--od-inkSoft)'}
+          strokeWidth={isInHand ? 3 : 1.5}
+          {...(stands ? {} : { strokeDasharray: '3 3' })}
+        />
+        {x2 - x1 >= NAME_WIDTH && (
+          <text
+            x={x1 + 5}
+            y={top + 12}
+            fontSize="13"
+            fontFamily="'Barlow Condensed', sans-serif"
+            fill="var(--od-inkSoft)"
+          >
+            {name}
+          </text>
+        )}
+      </g>
+    );
+  };
+  return (
+    <g>
+      <pattern id={hatch} width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(-45)">
+        <rect width="7" height="7" fill="var(--od-ground)" opacity="0.75" />
+        <path d="M0 0V7" stroke="var(--od-hairline)" strokeWidth="4" />
+      </pattern>
+      <path d={moves} fill="var(--od-hairline)" opacity="0.6" pointerEvents="none" data-testid="activity" />
+      <path d={bursts} fill="var(--od-field)" pointerEvents="none" data-testid="bursts" />
+      <g stroke="var(--od-field)" strokeWidth="1" pointerEvents="none">
+        {look?.cuts.map((frame) => (
+          <path key={frame} d={`M${xOf(frame)} ${top - 6}v7M${xOf(frame)} ${bottom - 7}V${bottom}`} />
+        ))}
+      </g>
+      {spans.shown.map(band)}
+    </g>
+  );
+};
+
+/** Before the course, where the pointer finds them: the feet of the stretches, to be taken in hand. */
+export const SpanFeet = ({
+  spans,
+  bottom,
+  xOf,
+  onSpan,
+}: Props & { readonly onSpan: (inHand: SpanInHand) => void }): React.JSX.Element => (
+  <g style={{ cursor: 'pointer' }}>
+    {spans.shown.map((inHand) => {
+      const frames = spans.framesOf(inHand.span);
+      if (!frames) return null;
+      const [x1, x2] = [xOf(frames.inFrame), xOf(frames.outFrame)];
+      return (
+        <rect
+          key={keyOf(inHand)}
+          x={x1}
+          y={bottom - 9}
+          width={Math.max(4, x2 - x1)}
+          height={12}
+          fill="transparent"
+          role="button"
+          aria-label={inHand.stands ? SPAN_TEXT[inHand.stands.kind] : 'little moves here'}
+          onClick={() => onSpan(inHand)}
+        />
+      );
+    })}
+  </g>
+);

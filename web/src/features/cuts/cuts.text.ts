@@ -1,0 +1,8 @@
+export const CUTS_TEXT = {
+  save: (clips: number): string => (clips === 1 ? 'Save this clip as a video' : 'Save as a video'),
+  format: 'Kind of video',
+  take: 'Take the video',
+  over: 'Done with it',
+  cutting: (part: number): string => `Cutting: ${Math.round(part * 100)} %`,
+  tooMany: (most: number): string => `At most ${most} clips go into one video; narrow the sentence.`,
+} as const;

@@ -1,0 +1,1 @@
+export { SaveVideo } from './SaveVideo.js';

@@ -1,0 +1,18 @@
+export const DISK_TEXT = {
+  title: 'Disk',
+  lead: 'Originals are kept untouched; clips are always cut from them. What is made for stepping can be made again: thin it where footage is not worked on, and it comes back when somebody opens it.',
+  free: 'free for new footage',
+  originals: 'originals',
+  stepping: 'for stepping',
+  rest: 'times, strips, sound',
+  cuts: 'clips waiting to be saved, kept for a day',
+  coming: 'still coming in',
+  inbox: 'Video that is put there among the server’s data is taken in by itself:',
+  none: 'on no shelf',
+  inBin: 'in the bin',
+  thin: 'Thin',
+  thinAll: (size: string): string => `Thin all: ${size}`,
+  thinned: 'thinned',
+  making: 'being made',
+  empty: 'No footage is here yet.',
+} as const;

@@ -1,0 +1,1 @@
+export { Disk } from './Disk.js';

@@ -1,0 +1,1 @@
+export { DemoCorner } from './DemoCorner.js';
