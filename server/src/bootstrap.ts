@@ -1,6 +1,5 @@
 import 'reflect-metadata';
 import { mkdir } from 'node:fs/promises';
-import type { Server } from 'node:http';
 import { join } from 'node:path';
 import type { LoggerService } from '@nestjs/common';
 import { NestFactory } from '@nestjs/core';
@@ -58,7 +57,7 @@ export const bootstrap = async (config: Config): Promise<NestExpressApplication>
     abortOnError: false,
   });
   app.disable('x-powered-by');
-  (app.getHttpServer() as Server).keepAliveTimeout = KEEP_ALIVE_MS;
+  app.getHttpServer().keepAliveTimeout = KEEP_ALIVE_MS;
   app.use(
     helmet({
       contentSecurityPolicy: {
