@@ -65,7 +65,7 @@ const ended = async (child) => {
   if (child.exitCode !== null || child.signalCode !== null) return;
   const gone = once(child, 'exit');
   child.kill('SIGTERM');
-  const left = await Promise.race([gone, pause(10_000).then(() => undefined)]);
+  const left = await Promise.race([gone, pause(10_000, undefined, { ref: false })]);
   if (!left) child.kill('SIGKILL');
 };
 

@@ -52,7 +52,8 @@ export class JobRunner implements OnModuleDestroy {
   async onModuleDestroy(): Promise<void> {
     this.ending.abort();
     await this.running;
-    await this.turn?.end().catch(() => undefined);
+    // not ended in good order: where the database has gone, nobody would answer
+    this.turn?.destroy();
   }
 
   private async repeat(
@@ -99,7 +100,7 @@ export class JobRunner implements OnModuleDestroy {
       ]);
       return Number(row?.got) === 1;
     } catch (error) {
-      await this.turn?.end().catch(() => undefined);
+      this.turn?.destroy();
       this.turn = undefined;
       throw error;
     }
