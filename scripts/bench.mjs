@@ -7,6 +7,7 @@ import { join } from 'node:path';
 import { setTimeout as pause } from 'node:timers/promises';
 import { gzipSync } from 'node:zlib';
 import { media } from './bench/media.mjs';
+import { phrase } from './bench/phrase.mjs';
 import { signIn, up } from './bench/product.mjs';
 import { measuredOn, median, putSection } from './bench/report.mjs';
 import { build } from './build.mjs';
@@ -285,8 +286,8 @@ const figures = async () => {
   note(lines.join('\n'));
 };
 
-/** `npm run bench` measures everything; `npm run bench -- figures` or `-- media` only that part. */
-const PARTS = { figures, media };
+/** `npm run bench` measures everything; `npm run bench -- figures`, `-- media` or `-- phrase` only that part. */
+const PARTS = { figures, media, phrase };
 
 main(async () => {
   const asked = process.argv.slice(2);

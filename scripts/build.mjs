@@ -5,7 +5,7 @@ import { existsSync, mkdirSync, readFileSync, readdirSync, rmSync, statSync, wri
 import { join } from 'node:path';
 import { needPackages } from './packages.mjs';
 import { root } from './paths.mjs';
-import { Stop, main, note } from './say.mjs';
+import { Stop, aside, main } from './say.mjs';
 
 const filesBelow = (path) =>
   !existsSync(path)
@@ -49,7 +49,7 @@ export const build = (names = PARTS.map((p) => p.name)) => {
     const stamp = join(dist, '.stamp');
     const wanted = digest([...part.sources, 'tsconfig.base.json', 'package-lock.json']);
     if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) continue;
-    note(`Building ${part.name} …`);
+    aside(`Building ${part.name} …`);
     rmSync(dist, { recursive: true, force: true });
     const made = spawnSync(process.execPath, part.command, { cwd: root, encoding: 'utf8' });
     if (made.status !== 0) throw new Stop(`Building ${part.name} failed:\n${made.stdout}${made.stderr}`);

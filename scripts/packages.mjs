@@ -4,7 +4,7 @@ import { createHash } from 'node:crypto';
 import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { root } from './paths.mjs';
-import { Stop, note } from './say.mjs';
+import { Stop, aside } from './say.mjs';
 
 export const needPackages = () => {
   const stamp = join(root, 'node_modules', '.odograph-lock');
@@ -12,7 +12,7 @@ export const needPackages = () => {
     .update(readFileSync(join(root, 'package-lock.json')))
     .digest('hex');
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return;
-  note('Installing npm packages …');
+  aside('Installing npm packages …');
   const made = spawnSync('npm', ['ci', '--ignore-scripts', '--no-audit', '--no-fund'], {
     cwd: root,
     stdio: ['ignore', 'ignore', 'pipe'],

@@ -5,6 +5,9 @@ export class Stop extends Error {}
 
 export const note = (text) => process.stdout.write(`${text}\n`);
 
+/** What is being done meanwhile: apart from what a script puts out. */
+export const aside = (text) => process.stderr.write(`${text}\n`);
+
 /** Runs a script's main function; a Stop becomes one sentence and exit code 1, a bug keeps its stack. */
 export const main = (work) =>
   work().catch((error) => {

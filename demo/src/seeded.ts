@@ -151,6 +151,7 @@ export const seededLibrary = (size: SizeName, seed: number, files: readonly Seed
         target: target.key,
         targetOwner: 'other',
         targetSide: target.sided ? pick(random, ['left', 'right', null]) : null,
+        reach: null,
         cloth: gi && target.cloth,
         gained: null,
         lost: null,

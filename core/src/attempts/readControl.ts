@@ -163,6 +163,7 @@ const readingsOf = (said: Said, target: TargetWord, score: number): readonly { h
         target: target.key,
         targetOwner: target.key === 'mat' ? 'mat' : said.own ? 'own' : 'other',
         targetSide,
+        reach: null,
         cloth: target.cloth,
         gained: null,
         lost: null,

@@ -81,6 +81,7 @@ describe('a hold that is typed', () => {
             target: target.key,
             targetOwner: 'other',
             targetSide,
+            reach: null,
             cloth: target.cloth,
             gained: null,
             lost: null,

@@ -34,11 +34,14 @@ export const depthWord = (does: ActionKind, depth: number): string =>
 
 const OWNER: Record<Control['targetOwner'], string> = { other: 'their', own: 'own', mat: 'the', wall: 'the' };
 
+/** What stands for a side that was told by where it is. */
+const REACH_WORDS: Record<string, string> = { near: 'near', far: 'far', cross: 'cross', same: 'same-side' };
+
 /** A hold in words, seen from its holder: *right hand grips their left collar*. */
 export const sayControl = (control: Control, words: Words): string => {
   const limb = [control.limbSide, control.limb].filter(Boolean).join(' ');
   if (control.kind === 'underhook')
-    return `${limb} underhook${control.targetSide ? `, their ${control.targetSide} side` : ''}`;
+    return `${[limb, REACH_WORDS[control.reach ?? '']].filter(Boolean).join(' ')} underhook${control.targetSide ? `, their ${control.targetSide} side` : ''}`;
   const verb = {
     grip: 'on',
     hook: 'hooking',
@@ -51,6 +54,7 @@ export const sayControl = (control: Control, words: Words): string => {
   }[control.kind];
   const target = [
     control.targetOwner === 'mat' || control.targetOwner === 'wall' ? '' : OWNER[control.targetOwner],
+    REACH_WORDS[control.reach ?? ''],
     control.targetSide,
     words.name('target', control.target),
   ]

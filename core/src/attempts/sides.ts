@@ -22,5 +22,6 @@ export const controlKey = (c: Control): string =>
     c.target,
     c.targetOwner,
     c.targetSide ?? '-',
+    c.reach ?? '-',
     c.cloth ? 'cloth' : 'body',
   ].join(' ');

@@ -33,6 +33,7 @@ const hold = (id: string, more: Partial<Control> = {}): Control => ({
   target: 'wrist',
   targetOwner: 'other',
   targetSide: 'left',
+  reach: null,
   cloth: false,
   gained: null,
   lost: null,

@@ -23,6 +23,10 @@ export type Finish =
 /** An instant as it was seen: a frame of the angle's file, its presentation time in ticks of the file's time base beside it. */
 export type Instant = { readonly frame: number; readonly pts: number };
 
+/** A side told by where it is, for whoever does not name left and right: on the near or the far side of the body; across, or on the same side. */
+export const REACHES = ['near', 'far', 'cross', 'same'] as const;
+export type Reach = (typeof REACHES)[number];
+
 /** One limb holding a target. Sides are the athletes' own left and right; null = not said. */
 export type Control = {
   readonly id: string;
@@ -33,6 +37,7 @@ export type Control = {
   readonly target: string;
   readonly targetOwner: 'other' | 'own' | 'mat' | 'wall';
   readonly targetSide: Side | null;
+  readonly reach: Reach | null;
   readonly cloth: boolean;
   /** When it was taken and lost; null = not said. A control without instants is taken as held at commit. */
   readonly gained: Instant | null;

@@ -1,5 +1,6 @@
 import Joi from 'joi';
 import {
+  REACHES,
   RESETS,
   RESULTS,
   SETTINGS,
@@ -72,6 +73,9 @@ const control = Joi.object<Control, true>({
   target: key().required(),
   targetOwner: Joi.string().valid('other', 'own', 'mat', 'wall').required(),
   targetSide: side.allow(null).required(),
+  reach: Joi.string()
+    .valid(...REACHES, null)
+    .default(null),
   cloth: Joi.boolean().required(),
   gained: instant.allow(null).required(),
   lost: instant.allow(null).required(),

@@ -14,3 +14,4 @@ export {
   type Mapping,
   type ReadClip,
 } from './clipsCsv.js';
+export { readVocabulary } from './vocabularyCsv.js';

@@ -15,6 +15,7 @@ const hold = (id: string, limb: Control['limb'], target: string): Control => ({
   target,
   targetOwner: 'other',
   targetSide: null,
+  reach: null,
   cloth: false,
   gained: null,
   lost: null,

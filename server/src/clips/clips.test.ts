@@ -15,6 +15,7 @@ const control = (id: string, more: object = {}): object => ({
   target: 'collar',
   targetOwner: 'other',
   targetSide: 'left',
+  reach: null,
   cloth: true,
   gained: null,
   lost: null,

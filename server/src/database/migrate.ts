@@ -4,8 +4,9 @@ import { StartFault } from '../config/startFault.js';
 import * as first from './migrations/0001-first.js';
 import * as peopleWordsRoutes from './migrations/0002-people-words-routes.js';
 import * as jobsUploads from './migrations/0003-jobs-uploads.js';
+import * as marksReach from './migrations/0004-marks-reach.js';
 
-const MIGRATIONS = [first, peopleWordsRoutes, jobsUploads] as const;
+const MIGRATIONS = [first, peopleWordsRoutes, jobsUploads, marksReach] as const;
 
 /** All migrations, in order; numbered, reversible. */
 export const migrator = (sequelize: Sequelize): Umzug<ReturnType<Sequelize['getQueryInterface']>> =>

@@ -126,6 +126,7 @@ const ENTITIES = {
       target: text,
       targetOwner: text,
       targetSide: text,
+      reach: text,
       cloth: flag,
       gainedFrame: int,
       gainedPts: num,

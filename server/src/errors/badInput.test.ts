@@ -43,6 +43,7 @@ describe('bad input', () => {
               target: 'tail',
               targetOwner: 'other',
               targetSide: null,
+              reach: null,
               cloth: false,
               gained: null,
               lost: null,

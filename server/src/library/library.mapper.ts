@@ -131,7 +131,7 @@ export const fromFinish = (finish: Finish | null): Row => ({
 });
 
 export const toControl = (row: Row): Control => ({
-  ...pick<Control>(row, 'id', 'holder', 'limb', 'limbSide', 'kind', 'target', 'targetOwner', 'targetSide', 'cloth'),
+  ...pick<Control>(row, 'id', 'holder', 'limb', 'limbSide', 'kind', 'target', 'targetOwner', 'targetSide', 'reach', 'cloth'),
   gained: instant(row, 'gained'),
   lost: instant(row, 'lost'),
 });
@@ -144,6 +144,7 @@ export const fromControl = (c: Control, ordinal: number): Row => ({
   target: c.target,
   targetOwner: c.targetOwner,
   targetSide: c.targetSide,
+  reach: c.reach,
   cloth: c.cloth,
   ...fromInstant('gained', c.gained),
   ...fromInstant('lost', c.lost),

@@ -90,6 +90,7 @@ describe('rows for the map', () => {
       target: 'wrist',
       targetOwner: 'other',
       targetSide: 'left',
+      reach: null,
       cloth: false,
       gained: null,
       lost: null,

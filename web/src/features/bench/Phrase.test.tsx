@@ -121,6 +121,7 @@ describe('the phrase', () => {
       target: 'wrist',
       targetOwner: 'other',
       targetSide: null,
+      reach: null,
       cloth: false,
       gained: null,
       lost: null,

@@ -16,6 +16,7 @@ const hold = (id: string, target: string, cloth: boolean): Attempt['controls'][n
   target,
   targetOwner: 'other',
   targetSide: null,
+  reach: null,
   cloth,
   gained: null,
   lost: null,

@@ -1,0 +1,41 @@
+import { describe, expect, test } from '@jest/globals';
+import { readPhrase, phraseFacts } from '../phrase/index.js';
+import { shippedWords } from '../vocabulary/index.js';
+import { readVocabulary, wordsCsv } from './index.js';
+
+const read = (text: string) => {
+  const found = readVocabulary(text);
+  if (found === 'head missing') throw new Error(found);
+  return found;
+};
+const terms = (line: string, words: ReturnType<typeof read>['words']): readonly string[] =>
+  phraseFacts(line, readPhrase(line, words), words).parts.map((p) => [p.part, p.term, p.role].filter(Boolean).join(' '));
+
+describe('a list of words', () => {
+  test('when the shipped words go out as a list and come in again, a phrase should read the same', () => {
+    const { words, skipped } = read(wordsCsv(shippedWords()));
+    expect(skipped).toEqual([]);
+    for (const line of ['half top, knee slice, they frame, side control, ok', 'mount, armbar, armlock won'])
+      expect(terms(line, words)).toEqual(terms(line, shippedWords()));
+  });
+
+  test('when words come that nobody has seen, phrases should be read by them, in any role that is said', () => {
+    const { words } = read(
+      'Kind,Name,Aliases\nposition,zigzag guard,zz|zig guard\nstate,side pin,\nentry,corkscrew pass,corky\ngrip,sleeve,cuff\nreaction,squirms away,',
+    );
+    expect(terms('zigzag guard bottom, left cuff, corky, they squirm, side pin top, ok', words)).toEqual([
+      'position zigzag guard bottom',
+      'grip sleeve',
+      'entry corkscrew pass',
+      'reaction squirms away',
+      'finish side pin top',
+      'result worked',
+    ]);
+    expect(terms('zz, corkscrw pass', words)).toEqual(['position zigzag guard', 'entry corkscrew pass']);
+  });
+
+  test('when a line is of no known kind or names nothing, it should be given back; without a head nothing is read', () => {
+    expect(read('kind,name,alias\nmood,cheerful,\nposition,,x\nposition,mount,m').skipped).toEqual([2, 3]);
+    expect(readVocabulary('a,b\n1,2')).toBe('head missing');
+  });
+});

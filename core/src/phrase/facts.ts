@@ -1,0 +1,96 @@
+import { RESULT_WORDS, depthWord } from '../attempts/index.js';
+import type { Words } from '../vocabulary/index.js';
+import type { Meant, PhraseReading, SaidFinish } from './types.js';
+
+/** One part of a phrase as plain data: the term by its name and key, and what belongs to its kind. Null = not said. */
+export type PartFacts = {
+  readonly part: Meant['part'];
+  readonly term: string;
+  readonly key: string;
+  readonly role?: string | null;
+  readonly won?: boolean;
+  readonly limb?: string;
+  readonly limbSide?: 'left' | 'right' | null;
+  readonly kind?: string;
+  /** The side of what is held: left, right, near, far, cross, same. */ readonly side?: string | null;
+  readonly both?: boolean;
+  readonly owner?: string;
+  readonly holder?: string;
+};
+
+export type PhraseFacts = {
+  readonly text: string;
+  readonly parts: readonly (PartFacts & {
+    readonly from: number;
+    readonly to: number;
+    readonly said: string;
+    readonly confidence: number;
+    readonly others?: readonly PartFacts[];
+  })[];
+  readonly notUnderstood: PhraseReading['notUnderstood'];
+};
+
+const finishFacts = (finish: SaidFinish, words: Words): Omit<PartFacts, 'part'> => {
+  switch (finish.kind) {
+    case 'state':
+      return { term: words.name('position', finish.position), key: finish.position, role: finish.role };
+    case 'submission':
+      return { term: words.name('submission', finish.submission), key: finish.submission, won: finish.won };
+    case 'reset':
+      return { term: `restart: ${finish.how}`, key: finish.how };
+  }
+};
+
+const factsOf = (meant: Meant, words: Words, action: string | null): PartFacts => {
+  const { part } = meant;
+  switch (part) {
+    case 'who':
+      return { part, term: meant.subject, key: meant.subject };
+    case 'position':
+      return {
+        part,
+        term: words.name('position', meant.place.position),
+        key: meant.place.position,
+        role: meant.place.role,
+      };
+    case 'grip': {
+      const { hold, holder } = meant;
+      return {
+        ...{ part, term: words.name('target', hold.target), key: hold.target },
+        ...{ limb: hold.limb, limbSide: hold.limbSide, kind: hold.kind, side: hold.reach ?? hold.targetSide },
+        ...{ both: hold.both, owner: hold.owner, holder },
+      };
+    }
+    case 'entry':
+      return { part, term: words.name('action', meant.action), key: meant.action };
+    case 'reaction':
+      return { part, term: words.name(meant.isAction ? 'action' : 'reaction', meant.what), key: meant.what };
+    case 'finish':
+      return { part, ...finishFacts(meant.finish, words) };
+    case 'result':
+      return { part, term: RESULT_WORDS[meant.result], key: meant.result };
+    case 'intent':
+      return { part, term: 'bait', key: 'bait' };
+    case 'depth': {
+      const does = action === null ? undefined : words.action(action)?.does;
+      return { part, term: does ? depthWord(does, meant.depth) : String(meant.depth), key: String(meant.depth) };
+    }
+    case 'reason':
+      return { part, term: words.name('reason', meant.reason), key: meant.reason };
+  }
+};
+
+/** A reading as plain data, as `npm run phrase` writes it. Positions in UTF-16 units. */
+export const phraseFacts = (text: string, reading: PhraseReading, words: Words): PhraseFacts => {
+  const entry = reading.parts.find((p) => p.meant.part === 'entry')?.meant;
+  const action = entry?.part === 'entry' ? entry.action : null;
+  return {
+    text,
+    parts: reading.parts.map(({ meant, from, to, confidence, others }) => ({
+      ...factsOf(meant, words, action),
+      ...{ from, to, said: text.slice(from, to), confidence },
+      ...(others.length ? { others: others.map((o) => factsOf(o, words, action)) } : {}),
+    })),
+    notUnderstood: reading.notUnderstood,
+  };
+};

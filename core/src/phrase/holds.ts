@@ -1,0 +1,253 @@
+import type { Reach, Side } from '../attempts/index.js';
+import type { ControlKind, Limb, Words } from '../vocabulary/index.js';
+import { SMALL } from './sayings.js';
+import { fit } from './slips.js';
+import { mayBeBetween, type Span } from './spans.js';
+import type { Token } from './tokens.js';
+
+/** A hold as it was said; what was not said is null. */
+export type SaidHold = {
+  readonly limb: Limb;
+  readonly limbSide: Side | null;
+  readonly kind: ControlKind;
+  readonly target: string;
+  readonly targetSide: Side | null;
+  readonly owner: 'other' | 'own' | 'mat' | 'wall';
+  readonly reach: Reach | null;
+  /** Both limbs, or both sides of the target. */ readonly both: boolean;
+};
+
+/** A hold as one string. */
+export const holdKey = (h: SaidHold): string =>
+  `${h.limb} ${h.limbSide} ${h.kind} ${h.target} ${h.targetSide} ${h.owner} ${h.reach} ${h.both}`;
+
+type Meaning =
+  | { readonly is: 'side'; readonly side: Side }
+  | { readonly is: 'reach'; readonly reach: Reach }
+  | { readonly is: 'both' }
+  | { readonly is: 'limb'; readonly limb: Limb; readonly many: boolean }
+  | { readonly is: 'kind'; readonly kind: ControlKind; readonly implies?: readonly [Limb, string] }
+  | { readonly is: 'own' }
+  | { readonly is: 'filler' }
+  | { readonly is: 'none' };
+
+const MEANINGS = new Map<string, Meaning>();
+const mean = (texts: string, meaning: Meaning): void => texts.split(' ').forEach((t) => MEANINGS.set(t, meaning));
+mean('left lft l', { is: 'side', side: 'left' });
+mean('right rght r', { is: 'side', side: 'right' });
+mean('near nearside close', { is: 'reach', reach: 'near' });
+mean('far farside', { is: 'reach', reach: 'far' });
+mean('cross crossed opposite', { is: 'reach', reach: 'cross' });
+mean('same', { is: 'reach', reach: 'same' });
+mean('both double two dbl', { is: 'both' });
+mean('hand', { is: 'limb', limb: 'hand', many: false });
+mean('hands', { is: 'limb', limb: 'hand', many: true });
+mean('arm forearm', { is: 'limb', limb: 'arm', many: false });
+mean('arms forearms', { is: 'limb', limb: 'arm', many: true });
+mean('foot', { is: 'limb', limb: 'foot', many: false });
+mean('feet', { is: 'limb', limb: 'foot', many: true });
+mean('leg shin', { is: 'limb', limb: 'leg', many: false });
+mean('legs shins', { is: 'limb', limb: 'leg', many: true });
+mean('knee', { is: 'limb', limb: 'knee', many: false });
+mean('knees', { is: 'limb', limb: 'knee', many: true });
+mean('head', { is: 'limb', limb: 'head', many: false });
+mean('shoulder', { is: 'limb', limb: 'shoulder', many: false });
+mean('hips hip', { is: 'limb', limb: 'hips', many: false });
+mean('grip grips gripping grab grabs grabbing hold holds holding control controls grippping', {
+  is: 'kind',
+  kind: 'grip',
+});
+mean('hook hooks hooking', { is: 'kind', kind: 'hook' });
+mean('frame frames framing', { is: 'kind', kind: 'frame' });
+mean('underhook underhooks underhooking', { is: 'kind', kind: 'underhook', implies: ['arm', 'underarm'] });
+mean('overhook overhooks overhooking', { is: 'kind', kind: 'lock', implies: ['arm', 'arm'] });
+mean('pin pins pinning pinned', { is: 'kind', kind: 'pin' });
+mean('post posts posting posted', { is: 'kind', kind: 'post' });
+mean('wedge wedges wedged', { is: 'kind', kind: 'wedge' });
+mean('lock locks locked locking', { is: 'kind', kind: 'lock' });
+mean('own', { is: 'own' });
+mean('the their his her a an on at around round of to side s with in behind inside under over', { is: 'filler' });
+mean('and then they them he she opponent opp with from into because ends', { is: 'none' });
+/** Two letters that coaches write for limb and side. */
+const SHORT: Record<string, readonly [Side, Limb]> = {
+  rh: ['right', 'hand'],
+  lh: ['left', 'hand'],
+  rf: ['right', 'foot'],
+  lf: ['left', 'foot'],
+};
+
+/** In longer words more may go wrong. */
+const leastFit = (word: string): number => (word.length >= 7 ? 0.52 : 0.68);
+const remembered = new Map<string, readonly { readonly meaning: Meaning; readonly fit: number }[]>();
+/** What a token may mean in a hold, with how well it fits. */
+const meaningsOf = (text: string): ReturnType<typeof readMeanings> => {
+  const before = remembered.get(text);
+  if (before) return before;
+  if (remembered.size >= 2000) remembered.clear();
+  const found = readMeanings(text);
+  remembered.set(text, found);
+  return found;
+};
+const readMeanings = (text: string): readonly { readonly meaning: Meaning; readonly fit: number }[] => {
+  const same = MEANINGS.get(text);
+  if (same) return [{ meaning: same, fit: 1 }];
+  if (SMALL.has(text) || text.length < 2) return [];
+  let best: { meaning: Meaning; fit: number } | undefined;
+  for (const [word, meaning] of MEANINGS) {
+    if (meaning.is === 'filler' || word.length < 3) continue;
+    const how = fit(text, word);
+    if (how >= (text.length === 2 ? 0.85 : leastFit(word)) && how > (best?.fit ?? 0)) best = { meaning, fit: how };
+  }
+  return best ? [best] : [];
+};
+
+const USUAL_KIND: Record<Limb, ControlKind> = {
+  hand: 'grip',
+  arm: 'lock',
+  foot: 'hook',
+  leg: 'hook',
+  knee: 'wedge',
+  head: 'wedge',
+  shoulder: 'pin',
+  hips: 'pin',
+};
+
+type Heard = {
+  readonly limb?: Limb;
+  readonly limbSide?: Side;
+  readonly kind?: ControlKind;
+  readonly implies?: readonly [Limb, string];
+  readonly target?: Span;
+  readonly targetSide?: Side;
+  readonly openSide?: Side;
+  readonly reach?: Reach;
+  readonly both?: boolean;
+  readonly own?: boolean;
+  readonly isPassed?: boolean;
+  readonly to: number;
+  readonly gain: number;
+  readonly fits: number;
+  readonly told: number;
+};
+
+export type HoldSpan = {
+  readonly hold: SaidHold;
+  readonly from: number;
+  readonly to: number;
+  readonly gain: number;
+  readonly quality: number;
+};
+
+/** A target named alone may be anything: less sure. */
+const BARE = 0.55;
+/** A hand that is named is nearly always the one that holds. */
+const A_HAND = 0.5;
+const PASSED = 0.3;
+const LIMB_AND_TARGET = 0.3;
+/** An underhook of something that is named besides. */
+const ODD = 0.5;
+const MOST_TOKENS = 9;
+
+const held = (from: number, heard: Heard, words: Words): HoldSpan | undefined => {
+  const target = heard.target ? words.target(heard.target.named.key) : undefined;
+  const targetKey = target?.key ?? heard.implies?.[1];
+  if (targetKey === undefined) return undefined;
+  const limb =
+    heard.limb ?? heard.implies?.[0] ?? (heard.kind === 'hook' ? 'foot' : heard.kind === 'frame' ? 'arm' : 'hand');
+  const isSided = target?.sided ?? true;
+  const isHand = target?.key === 'hand' && !heard.limb && !heard.kind;
+  const isBare = !heard.limb && !heard.kind && !heard.reach && !heard.both && !heard.openSide && !heard.targetSide;
+  // a side without a limb is that of what is held, where that has sides; an underhook's is that of the arm
+  const isArms = !heard.limb && (!target || !isSided);
+  const hold: SaidHold = {
+    limb,
+    limbSide: heard.limbSide ?? (isArms ? (heard.openSide ?? null) : null),
+    kind: heard.kind ?? (targetKey === 'mat' ? 'post' : USUAL_KIND[limb]),
+    target: targetKey,
+    targetSide: isSided ? (heard.targetSide ?? (isArms ? null : (heard.openSide ?? null))) : null,
+    owner: targetKey === 'mat' || targetKey === 'wall' ? targetKey : heard.own ? 'own' : 'other',
+    reach: heard.reach ?? null,
+    both: heard.both ?? false,
+  };
+  return {
+    hold,
+    from,
+    to: heard.to,
+    gain:
+      heard.gain -
+      (isBare ? BARE : 0) -
+      (isHand ? A_HAND : 0) +
+      (heard.limb && heard.target ? LIMB_AND_TARGET : 0) -
+      (heard.implies && heard.target ? ODD : 0),
+    quality: heard.told ? heard.fits / heard.told : 0.5,
+  };
+};
+
+/**
+ * Holds that may be said from `from` on: limb, kind, sides and target in any order, within one clause. `spans` are the targets that may stand at
+ * each token. An underhook needs no target.
+ */
+export const holdsAt = (
+  tokens: readonly Token[],
+  from: number,
+  targetsAt: (at: number) => readonly Span[],
+  words: Words,
+): readonly HoldSpan[] => {
+  const found = new Map<string, HoldSpan>();
+  const keep = (heard: Heard): void => {
+    const span = held(from, heard, words);
+    if (!span) return;
+    const id = `${holdKey(span.hold)} ${span.to}`;
+    if ((found.get(id)?.gain ?? Number.NEGATIVE_INFINITY) < span.gain) found.set(id, span);
+  };
+  const walk = (at: number, heard: Heard): void => {
+    const token = tokens[at];
+    if (!token || at - from >= MOST_TOKENS || (at > from && token.opens)) return;
+    const go = (more: Partial<Heard>, gain: number, to = at + 1, base = heard): void => {
+      const sum = { gain: base.gain + gain, fits: base.fits + gain, told: base.told + 1 };
+      const next: Heard = { ...base, ...more, ...sum, to };
+      keep(next);
+      walk(to, next);
+    };
+    // a small word between limb and target that was typed too badly to be read
+    if (heard.limb && !heard.target && !heard.isPassed && mayBeBetween(token.text, meaningsOf(token.text).length > 0))
+      walk(at + 1, { ...heard, isPassed: true, gain: heard.gain - PASSED });
+    const short = SHORT[token.text];
+    if (short && !heard.limb) go({ limbSide: short[0], limb: short[1] }, 1);
+    for (const { meaning, fit: how } of meaningsOf(token.text)) {
+      switch (meaning.is) {
+        case 'side':
+          if (heard.limb && !heard.targetSide && !heard.openSide) go({ targetSide: meaning.side }, how);
+          else if (!heard.openSide) go({ openSide: meaning.side }, how);
+          else if (!heard.targetSide) go({ limbSide: heard.openSide, targetSide: meaning.side }, how);
+          break;
+        case 'reach':
+          if (!heard.reach) go({ reach: meaning.reach }, how);
+          break;
+        case 'both':
+          if (!heard.both) go({ both: true }, how);
+          break;
+        case 'limb':
+          if (!heard.limb && !heard.target) {
+            const { openSide, ...others } = heard;
+            const side = openSide ? { limbSide: openSide } : {};
+            go({ limb: meaning.limb, ...side, ...(meaning.many ? { both: true } : {}) }, how, at + 1, others);
+          }
+          break;
+        case 'kind':
+          if (!heard.kind) go({ kind: meaning.kind, ...(meaning.implies ? { implies: meaning.implies } : {}) }, how);
+          break;
+        case 'own':
+          go({ own: true }, how);
+          break;
+        case 'none':
+          break;
+        case 'filler':
+          if (at > from) walk(at + 1, heard);
+      }
+    }
+    if (!heard.target) for (const span of targetsAt(at)) go({ target: span }, span.gain, span.to);
+  };
+  walk(from, { to: from, gain: 0, fits: 0, told: 0 });
+  return [...found.values()].filter((span) => span.gain > 0);
+};

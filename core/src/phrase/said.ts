@@ -1,0 +1,165 @@
+import {
+  RESULT_WORDS,
+  depthWord,
+  finishId,
+  placeName,
+  sayControl,
+  stateId,
+  type Attempt,
+  type Control,
+  type Finish,
+  type State,
+} from '../attempts/index.js';
+import type { Words } from '../vocabulary/index.js';
+import type { SaidHold } from './holds.js';
+import type { Meant, PhraseReading, SaidFinish, SaidPlace } from './types.js';
+
+type Hold = Omit<Control, 'id' | 'holder'>;
+
+const plainHold = (hold: SaidHold, words: Words): Hold => ({
+  limb: hold.limb,
+  limbSide: hold.limbSide,
+  kind: hold.kind,
+  target: hold.target,
+  targetOwner: hold.owner,
+  targetSide: hold.targetSide,
+  reach: hold.reach,
+  cloth: words.target(hold.target)?.cloth ?? false,
+  gained: null,
+  lost: null,
+});
+
+/** A hold as controls: both of something are two, one on each side of what has sides. */
+const holdsOf = (hold: SaidHold, words: Words): readonly Hold[] => {
+  const one = plainHold(hold, words);
+  if (!hold.both) return [one];
+  const isOnSides = words.target(hold.target)?.sided === true && hold.kind !== 'underhook';
+  return (['left', 'right'] as const).map((side) =>
+    isOnSides ? { ...one, targetSide: side } : { ...one, limbSide: side },
+  );
+};
+
+const stateOf = (place: SaidPlace): State | null =>
+  place.role === null ? null : { position: place.position, role: place.role };
+
+const finishOf = (finish: SaidFinish): Finish | null => {
+  if (finish.kind !== 'state') return finish;
+  const state = stateOf(finish);
+  return state && { kind: 'state', ...state };
+};
+
+/** The parts of an attempt that a phrase can say. */
+export type SaidParts = Partial<
+  Pick<
+    Attempt,
+    'subject' | 'state' | 'action' | 'intent' | 'result' | 'finish' | 'depth' | 'controls' | 'reactions' | 'reasons'
+  >
+>;
+
+/**
+ * What a reading says of an attempt, and what is left for the note: the words that were not understood, and places of which nobody said whose side
+ * they are. Only parts that were said are there. `newId` makes the ids of grips, reactions and reasons.
+ */
+export const partsSaid = (
+  reading: PhraseReading,
+  text: string,
+  words: Words,
+  newId: () => string,
+): { readonly parts: SaidParts; readonly note: string } => {
+  const parts: { -readonly [K in keyof SaidParts]: SaidParts[K] } = {};
+  const left: { readonly from: number; readonly text: string }[] = reading.notUnderstood.map(({ from, text: t }) => ({
+    from,
+    text: t,
+  }));
+  for (const { meant, from, to } of reading.parts) {
+    switch (meant.part) {
+      case 'who':
+        parts.subject = meant.subject;
+        break;
+      case 'position': {
+        const state = stateOf(meant.place);
+        if (state) parts.state = state;
+        else left.push({ from, text: text.slice(from, to) });
+        break;
+      }
+      case 'grip':
+        parts.controls = [
+          ...(parts.controls ?? []),
+          ...holdsOf(meant.hold, words).map((hold) => ({ ...hold, id: newId(), holder: meant.holder })),
+        ];
+        break;
+      case 'entry':
+        parts.action = meant.action;
+        break;
+      case 'reaction':
+        parts.reactions = [
+          ...(parts.reactions ?? []),
+          { id: newId(), what: meant.what, isAction: meant.isAction, deciding: false },
+        ];
+        break;
+      case 'finish': {
+        const finish = finishOf(meant.finish);
+        if (finish) parts.finish = finish;
+        else left.push({ from, text: text.slice(from, to) });
+        break;
+      }
+      case 'result':
+        parts.result = meant.result;
+        break;
+      case 'intent':
+        parts.intent = meant.intent;
+        break;
+      case 'depth':
+        parts.depth = meant.depth;
+        break;
+      case 'reason': {
+        const before = parts.reasons ?? [];
+        parts.reasons = [...before, { id: newId(), reason: meant.reason, main: before.length === 0 }];
+      }
+    }
+  }
+  left.sort((a, b) => a.from - b.from);
+  return { parts, note: left.map((l) => l.text).join('; ') };
+};
+
+const placeText = (place: SaidPlace, words: Words): string => {
+  const state = stateOf(place);
+  return state ? placeName(stateId(state), words) : words.name('position', place.position);
+};
+
+/** A part of a phrase in words, as the sentence of a clip says it. `action` is the entry, for the rungs of its ladder. */
+export const sayMeant = (
+  meant: Meant,
+  words: Words,
+  athletes: Readonly<Record<'a' | 'b', string>>,
+  action: string | null,
+): string => {
+  switch (meant.part) {
+    case 'who':
+      return athletes[meant.subject];
+    case 'position':
+      return placeText(meant.place, words);
+    case 'grip':
+      return holdsOf(meant.hold, words)
+        .map((hold) => sayControl({ ...hold, id: '', holder: meant.holder }, words))
+        .join(' and ');
+    case 'entry':
+      return words.name('action', meant.action);
+    case 'reaction':
+      return words.name(meant.isAction ? 'action' : 'reaction', meant.what);
+    case 'finish': {
+      const finish = finishOf(meant.finish);
+      return finish ? placeName(finishId(finish), words) : placeText(meant.finish as SaidPlace, words);
+    }
+    case 'result':
+      return RESULT_WORDS[meant.result];
+    case 'intent':
+      return 'bait';
+    case 'depth': {
+      const does = action === null ? undefined : words.action(action)?.does;
+      return does ? depthWord(does, meant.depth) : String(meant.depth);
+    }
+    case 'reason':
+      return words.name('reason', meant.reason);
+  }
+};

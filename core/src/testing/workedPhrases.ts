@@ -1,0 +1,22 @@
+/** The worked examples as an instructor would type them, by the ids of `TOLD`. */
+export const PHRASES: Readonly<Record<string, string>> = {
+  '01': 'half guard top, head and arm pass, they frame then hip out, side control, worked',
+  '02': 'closed guard, hip bump, they post a hand, closed guard bottom, failed',
+  '03': 'double wrist lock from closed guard bottom, double wrist lock won, ok',
+  '04': 'standing, double leg, they go behind, turtle bottom, no',
+  '05': 'front headlock top: go behind, turtle top, yes',
+  '06': 'fifty-fifty, ankle lock, out of bounds, failed',
+  '07': '50/50, foot twist, edge, failed, nearly finished',
+  '08': 'butterfly top, bodylock pass, they turtle up, turtle top, partly',
+  '09': 'turtle top, takes the back, back, ok',
+  '10': 'back, rear naked choke, they hold the hand, back attacker, failed, nearly finished',
+  '11': 'mount, collar choke as bait, they bring hands to collar, mount top, success',
+  '12': 'mount top, armbar, they clasp hands, armlock hold attacker, partial',
+  '13': 'armlock hold attacker, armbar, armlock won, done',
+  '14': 'two sleeve guard bottom, overhead sweep, mount, worked',
+  '15': 'both sleeves bottom, balloon sweep, side control bottom, did not work',
+  '16': 'two-sleeve guard, overhead sweep to mount, shown',
+  '17': 'double sleeve guard bottom: overhead sweep -> mount top, ok',
+  '18': 'back, step down to mount, mount top, ok',
+  '19': 'from back control, step down to mount, ends in mount, success',
+};
