@@ -16,9 +16,11 @@ export {
   finishOf,
   gripsAtCommit,
   gripsAtEnd,
+  isAimedAt,
   isNearFinish,
   isResisted,
   missingParts,
+  proposedResult,
   standingOf,
   type Standing,
 } from './standing.js';

@@ -40,8 +40,11 @@ const REACH_WORDS: Record<string, string> = { near: 'near', far: 'far', cross: '
 /** A hold in words, seen from its holder: *right hand grips their left collar*. */
 export const sayControl = (control: Control, words: Words): string => {
   const limb = [control.limbSide, control.limb].filter(Boolean).join(' ');
-  if (control.kind === 'underhook')
-    return `${[limb, REACH_WORDS[control.reach ?? '']].filter(Boolean).join(' ')} underhook${control.targetSide ? `, their ${control.targetSide} side` : ''}`;
+  if (control.kind === 'underhook') {
+    // whose arm is plain, where not even its side is said
+    const arm = control.limb === 'arm' && control.limbSide === null ? '' : limb;
+    return `${[arm, REACH_WORDS[control.reach ?? '']].filter(Boolean).join(' ')} underhook${control.targetSide ? `, their ${control.targetSide} side` : ''}`.trim();
+  }
   const verb = {
     grip: 'on',
     hook: 'hooking',

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { FOOTAGE, attemptOf } from '../testing/workedExamples.js';
+import { FOOTAGE, LOGGED, attemptOf } from '../testing/workedExamples.js';
 import { shippedWords } from '../vocabulary/index.js';
 import {
   finishOf,
@@ -8,6 +8,7 @@ import {
   isNearFinish,
   missingParts,
   normaliseSides,
+  proposedResult,
   standingOf,
   type Attempt,
   type Control,
@@ -102,5 +103,42 @@ describe('grips', () => {
     const right: Attempt = { ...base, lead: 'right', controls: [hold('x')] };
     expect(normaliseSides(left)).toEqual(normaliseSides(right));
     expect(normaliseSides({ ...left, lead: null }).controls).toEqual(left.controls);
+  });
+});
+
+describe('the result that follows from the finish', () => {
+  const to = (position: string, role: 'top' | 'bottom' | 'even' | 'attacker'): Attempt['finish'] => ({
+    kind: 'state',
+    position,
+    role,
+  });
+  const pass: Attempt = {
+    ...base,
+    state: { position: 'butterfly', role: 'top' },
+    action: 'body-lock-pass',
+    intent: 'own',
+  };
+
+  test('when the aim is reached it should be success, when the place is half a step better partial, else failed', () => {
+    expect(proposedResult({ ...pass, finish: to('side-control', 'top') }, words)).toBe('success');
+    expect(proposedResult({ ...pass, finish: to('turtle', 'top') }, words)).toBe('partial');
+    expect(proposedResult({ ...pass, finish: to('butterfly', 'top') }, words)).toBe('failed');
+    const won = { kind: 'submission', submission: 'straight-armlock', won: true } as const;
+    const armlock: Attempt = { ...pass, state: { position: 'mount', role: 'top' }, action: 'armlock' };
+    expect(proposedResult({ ...armlock, finish: won }, words)).toBe('success');
+    expect(proposedResult({ ...armlock, finish: { ...won, won: false } }, words)).toBe('failed');
+    expect(proposedResult({ ...armlock, finish: to('armlock-hold', 'attacker') }, words)).toBe('partial');
+  });
+
+  test('when a part is missing or it was a bait, nothing should be proposed', () => {
+    expect(proposedResult({ ...pass, finish: null }, words)).toBeNull();
+    expect(proposedResult({ ...pass, finish: to('side-control', 'top'), state: null }, words)).toBeNull();
+    expect(proposedResult({ ...pass, finish: to('side-control', 'top'), intent: 'bait' }, words)).toBeNull();
+  });
+
+  test('when the worked examples are looked at, it should be what was said, but where the place is another view of failing', () => {
+    const told = LOGGED.map((l) => l.attempt).filter((a) => a.result !== 'shown' && a.intent === 'own');
+    const others = told.filter((a) => proposedResult(a, words) !== a.result).map((a) => a.id);
+    expect(others).toEqual([]);
   });
 });

@@ -1,6 +1,6 @@
 import type { Words } from '../vocabulary/index.js';
-import { finishId, stateId, type PlaceId } from './places.js';
-import type { Attempt, Finish, Footage } from './types.js';
+import { defaultHeight, finishId, stateId, type PlaceId } from './places.js';
+import type { Attempt, Finish, Footage, Result } from './types.js';
 
 /** A clip with state, entry and result is complete; anything less is a draft and not on the map. */
 export const missingParts = (
@@ -28,6 +28,34 @@ export const finishOf = (
   return 'position' in aim
     ? { finish: { kind: 'state', position: aim.position, role: aim.role }, assumed: true }
     : undefined;
+};
+
+/** Whether a finish is what an action aims at: the place itself, one of the family in that role, the submission won. */
+export const isAimedAt = (finish: Finish, action: string, words: Words): boolean =>
+  (words.action(action)?.aims ?? []).some((aim) => {
+    if ('submission' in aim) return finish.kind === 'submission' && finish.won && finish.submission === aim.submission;
+    if (finish.kind !== 'state' || finish.role !== aim.role) return false;
+    return 'position' in aim
+      ? finish.position === aim.position
+      : words.position(finish.position)?.family === aim.family;
+  });
+
+/** By so much a place must be better than the one before for an attempt that missed its aim to have been worth something. */
+const PARTLY = 0.5;
+
+/**
+ * The result that follows from where an attempt ended: the aim reached = success; not, but in a place better by half a step or more by default height =
+ * partial; neither = failed. Nothing for a bait, whose aim is a reaction, and where a part is missing or the action has no aim.
+ */
+export const proposedResult = (
+  attempt: Pick<Attempt, 'state' | 'action' | 'finish' | 'intent'>,
+  words: Words,
+): Result | null => {
+  const { state, action, finish, intent } = attempt;
+  if (!state || action === null || !finish || intent === 'bait' || !words.action(action)?.aims.length) return null;
+  if (isAimedAt(finish, action, words)) return 'success';
+  const [before, after] = [defaultHeight(stateId(state), words), defaultHeight(finishId(finish), words)];
+  return before !== undefined && after !== undefined && after - before >= PARTLY ? 'partial' : 'failed';
 };
 
 /** How an attempt enters the figures. */

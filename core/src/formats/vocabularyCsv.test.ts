@@ -9,7 +9,9 @@ const read = (text: string) => {
   return found;
 };
 const terms = (line: string, words: ReturnType<typeof read>['words']): readonly string[] =>
-  phraseFacts(line, readPhrase(line, words), words).parts.map((p) => [p.part, p.term, p.role].filter(Boolean).join(' '));
+  phraseFacts(line, readPhrase(line, words), words).parts.map((p) =>
+    [p.part, p.term, p.role].filter(Boolean).join(' '),
+  );
 
 describe('a list of words', () => {
   test('when the shipped words go out as a list and come in again, a phrase should read the same', () => {

@@ -4,6 +4,7 @@ import {
   RESULT_WORDS,
   depthWord,
   finishId,
+  isAimedAt,
   placeFamily,
   placeName,
   stateId,
@@ -12,7 +13,7 @@ import {
   type Result,
   type State,
 } from '../attempts/index.js';
-import type { ActionKind, Aim, Role, Sayable, Words } from '../vocabulary/index.js';
+import type { ActionKind, Role, Sayable, Words } from '../vocabulary/index.js';
 
 /** What stands in the context is offered first; what only may follow comes behind it. Added to the score of a match. */
 const LIKELY = 0.3;
@@ -49,17 +50,10 @@ export const entryChoices = (words: Words, state: State | null): readonly Sayabl
   }));
 };
 
-const isAim = (aim: Aim, finish: Finish, words: Words): boolean => {
-  if ('submission' in aim) return finish.kind === 'submission' && finish.won && finish.submission === aim.submission;
-  if (finish.kind !== 'state' || finish.role !== aim.role) return false;
-  return 'position' in aim ? finish.position === aim.position : words.position(finish.position)?.family === aim.family;
-};
-
 /** Where an attempt may end: every place, every submission won or lost, every restart. What the action aims at is offered first. */
 export const finishChoices = (words: Words, state: State | null, action: string | null): readonly Sayable<Finish>[] => {
-  const aims = words.action(action ?? '')?.aims ?? [];
   const bonusOf = (finish: Finish): number => {
-    if (aims.some((aim) => isAim(aim, finish, words))) return LIKELY;
+    if (isAimedAt(finish, action ?? '', words)) return LIKELY;
     if (state && finish.kind === 'state' && stateId(finish) === stateId(state)) return LIKELY / 2;
     return finish.kind === 'submission' && !finish.won ? UNLIKELY : 0;
   };
@@ -99,8 +93,13 @@ const RESULT_ALIASES: Record<Result, readonly string[]> = {
   shown: ['demonstration', 'demo', 'drill'],
 };
 
-export const resultChoices = (): readonly Sayable<Result>[] =>
-  RESULTS.map((value) => ({ value, texts: [RESULT_WORDS[value], ...RESULT_ALIASES[value]] }));
+/** Every result; the one that is proposed stands first. */
+export const resultChoices = (proposed: Result | null = null): readonly Sayable<Result>[] =>
+  RESULTS.map((value) => ({
+    value,
+    texts: [RESULT_WORDS[value], ...RESULT_ALIASES[value]],
+    bonus: value === proposed ? LIKELY : 0,
+  }));
 
 /** The five rungs of an action's ladder, 0 first. */
 export const depthChoices = (does: ActionKind): readonly Sayable<number>[] =>

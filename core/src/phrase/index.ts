@@ -8,7 +8,7 @@ export {
   resultChoices,
 } from './choices.js';
 export { readPhrase } from './reader.js';
-export { partsSaid, sayMeant, type SaidParts } from './said.js';
+export { changesSaid, partsSaid, sayMeant, type Following, type SaidParts } from './said.js';
 export { phraseFacts, type PartFacts, type PhraseFacts } from './facts.js';
 export type { SaidHold } from './holds.js';
 export type { Meant, NotUnderstood, PhraseContext, PhrasePart, PhraseReading, SaidFinish, SaidPlace } from './types.js';

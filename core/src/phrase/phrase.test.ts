@@ -6,7 +6,15 @@ import { makePhrases, type Wanted } from '../testing/phrases.js';
 import { LOGGED, TOLD } from '../testing/workedExamples.js';
 import { PHRASES } from '../testing/workedPhrases.js';
 import { shippedWords, tokens } from '../vocabulary/index.js';
-import { partsSaid, phraseFacts, readPhrase, sayMeant, type PhraseContext, type PhraseReading } from './index.js';
+import {
+  changesSaid,
+  partsSaid,
+  phraseFacts,
+  readPhrase,
+  sayMeant,
+  type PhraseContext,
+  type PhraseReading,
+} from './index.js';
 
 const words = shippedWords();
 let made = 0;
@@ -60,7 +68,7 @@ describe('reading a phrase', () => {
   test('when a whole attempt is said in one line, every part should be what it is for, in its order', () => {
     expect(said('half top, far underhook, knee slice, he frames then hips out, side control, ok')).toEqual([
       'position: half guard, top',
-      'grip: arm far underhook',
+      'grip: far underhook',
       'entry: knee-through pass',
       'reaction: frame',
       'reaction: hip out',
@@ -121,6 +129,9 @@ describe('reading a phrase', () => {
   });
 
   test('when something is not understood, it should be kept where it stood', () => {
+    expect(readPhrase('mount, trip', words).parts.length + readPhrase('mount, trip', words).notUnderstood.length).toBe(
+      2,
+    );
     const text = 'half top, zorblat quix, knee slice, side control, ok';
     const reading = readPhrase(text, words);
     expect(reading.notUnderstood).toEqual([{ from: 10, to: 22, text: 'zorblat quix' }]);
@@ -158,6 +169,39 @@ describe('reading a phrase', () => {
     // this seed was never used while the reader was built
     expect(share(makePhrases(words, 20_261_126, 200))).toBeGreaterThanOrEqual(0.95);
     expect(share(makePhrases(words, 20_261_126, 60, 0))).toBeGreaterThanOrEqual(0.98);
+  });
+});
+
+describe('what a phrase changes', () => {
+  const left = { position: 'half-guard', role: 'top' } as const;
+  const changesOf = (text: string, attempt: Attempt) =>
+    changesSaid(attempt, partsSaid(readPhrase(text, words, { left }), text, words, newId).parts, left, words);
+  const empty = draftAttempt({
+    ...{ id: 'x', footageId: 'f', angleId: 'g', subject: 'a' },
+    start: { frame: 0, pts: 0 },
+    end: { frame: 1, pts: 1 },
+  });
+
+  test('when no place and no result are said, those that follow should be proposed', () => {
+    const { changes, following } = changesOf('knee slice, they frame, side control', empty);
+    expect(following).toEqual({ state: left, result: 'success' });
+    expect(changes).toMatchObject({ state: left, action: 'knee-through', result: 'success' });
+    expect(changesOf('half guard top, knee slice, half guard', empty).changes.result).toBe('failed');
+    expect(changesOf('mount, armbar, failed', empty).following).toEqual({});
+  });
+
+  test('when a phrase is said twice, nothing should stand there twice, and what was there stay', () => {
+    const text = 'with far underhook and left collar, knee slice, they frame then hip out, failed because late';
+    const once: Attempt = { ...empty, ...changesOf(text, empty).changes };
+    expect([once.controls.length, once.reactions.length, once.reasons.length]).toEqual([2, 2, 1]);
+    const twice: Attempt = { ...once, ...changesOf(text, once).changes };
+    expect(twice).toEqual(once);
+    const more: Attempt = { ...once, ...changesOf('they invert, because tired', once).changes };
+    expect(more.reactions.map((r) => r.what)).toEqual(['frames', 'hips-out', 'inverts']);
+    expect(more.reasons.map((r) => [r.reason, r.main])).toEqual([
+      ['late', true],
+      ['tired', false],
+    ]);
   });
 });
 

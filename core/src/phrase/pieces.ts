@@ -128,9 +128,10 @@ const KNOWN = new Set(
 
 /** In longer words more may go wrong. */
 const leastFit = (word: string): number => (word.length >= 6 ? 0.6 : 0.7);
-const fitListed = (typed: string, word: string): number => {
+const fitListed = ({ text: typed, isWord }: Pick<Token, 'text' | 'isWord'>, word: string): number => {
   if (word === ANY) return typed.length <= 5 ? 0.75 : 0;
-  const how = typed !== word && KNOWN.has(typed) && !word.startsWith(typed.slice(0, -1)) ? 0 : fit(typed, word);
+  const how =
+    typed !== word && (isWord || KNOWN.has(typed)) && !word.startsWith(typed.slice(0, -1)) ? 0 : fit(typed, word);
   return how < leastFit(word) ? 0 : how;
 };
 
@@ -140,7 +141,7 @@ const says = (typed: readonly Token[], at: number, text: readonly string[]): num
   for (let i = 0; i < text.length; i++) {
     const token = typed[at + i];
     if (!token || (i > 0 && token.opens)) return 0;
-    const how = fitListed(token.text, text[i]!);
+    const how = fitListed(token, text[i]!);
     if (how === 0) return 0;
     least = Math.min(least, how);
   }
@@ -257,14 +258,12 @@ const BETWEEN_LEAST = 0.78;
 const OTHERS = [...KNOWN].filter((word) => !BETWEEN.some((b) => b === word));
 const written = new Map<string, string>();
 /** A token as it was meant, where that is one of the words between and no word of the vocabulary. */
-export const meantBetween = (token: Token, words: Words): Token => {
-  if (token.text.length < 3 || KNOWN.has(token.text) || sayingsOf(words).isWord(token.text)) return token;
+export const meantBetween = (typed: Token, words: Words): Token => {
+  const token = { ...typed, isWord: sayingsOf(words).isWord(typed.text) };
+  if (token.text.length < 3 || KNOWN.has(token.text) || token.isWord) return token;
   const before = written.get(token.text);
   if (before !== undefined) return before === token.text ? token : { ...token, text: before };
-  const others = [
-    ...sayingsOf(words).fitsOf(token.text).values(),
-    ...OTHERS.map((word) => fitListed(token.text, word)),
-  ];
+  const others = [...sayingsOf(words).fitsOf(token.text).values(), ...OTHERS.map((word) => fitListed(token, word))];
   let [best, meant]: [number, string] = [Math.max(BETWEEN_LEAST, ...others), token.text];
   for (const word of BETWEEN) {
     const how = fit(token.text, word);

@@ -1,13 +1,16 @@
 import {
   RESULT_WORDS,
+  controlKey,
   depthWord,
   finishId,
   placeName,
+  proposedResult,
   sayControl,
   stateId,
   type Attempt,
   type Control,
   type Finish,
+  type Result,
   type State,
 } from '../attempts/index.js';
 import type { Words } from '../vocabulary/index.js';
@@ -120,6 +123,47 @@ export const partsSaid = (
   }
   left.sort((a, b) => a.from - b.from);
   return { parts, note: left.map((l) => l.text).join('; ') };
+};
+
+/** What follows from what was said though nobody said it. */
+export type Following = { readonly state?: State; readonly result?: Result };
+
+/**
+ * What a phrase changes in an attempt. Single parts are set, lists are added to (what is there already is not said twice). Where no place was said, that in
+ * which the attempt before left things follows (`left`, as this subject sees it); where no result was, the one that follows from the finish.
+ */
+export const changesSaid = (
+  attempt: Attempt,
+  parts: SaidParts,
+  left: State | null,
+  words: Words,
+): { readonly changes: SaidParts; readonly following: Following } => {
+  const { controls = [], reactions = [], reasons = [], ...single } = parts;
+  const held = new Set(attempt.controls.map(controlKey));
+  const met = new Set(attempt.reactions.map((r) => r.what));
+  const given = new Set(attempt.reasons.map((r) => r.reason));
+  const more = {
+    controls: controls.filter((c) => !held.has(controlKey(c))),
+    reactions: reactions.filter((r) => !met.has(r.what)),
+    reasons: reasons.filter((r) => !given.has(r.reason)),
+  };
+  const isSame = (parts.subject ?? attempt.subject) === attempt.subject;
+  const state = !parts.state && !attempt.state && left && isSame ? left : undefined;
+  const after = { ...attempt, ...single, ...(state ? { state } : {}) };
+  const proposed = after.result === null ? proposedResult(after, words) : null;
+  const following: Following = { ...(state ? { state } : {}), ...(proposed ? { result: proposed } : {}) };
+  return {
+    changes: {
+      ...single,
+      ...following,
+      ...(more.controls.length ? { controls: [...attempt.controls, ...more.controls] } : {}),
+      ...(more.reactions.length ? { reactions: [...attempt.reactions, ...more.reactions] } : {}),
+      ...(more.reasons.length
+        ? { reasons: [...attempt.reasons, ...more.reasons.map((r) => ({ ...r, main: r.main && !given.size }))] }
+        : {}),
+    },
+    following,
+  };
 };
 
 const placeText = (place: SaidPlace, words: Words): string => {

@@ -5,6 +5,7 @@ export type Token = {
   readonly to: number;
   /** Something that parts stands before it: the beginning, a comma, an arrow. */ readonly opens: boolean;
   /** An arrow stands before it. */ readonly arrow: boolean;
+  /** It stands in a name or an alias as it is: no slip of something else. */ readonly isWord: boolean;
 };
 
 const ARROW = /->|=>|→/;
@@ -27,6 +28,7 @@ export const tokenise = (text: string): readonly Token[] => {
       to: index + word.length,
       opens: found.length === 0 || PARTS.test(between),
       arrow: ARROW.test(between),
+      isWord: false,
     });
     end = index + word.length;
   }

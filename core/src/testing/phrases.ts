@@ -168,7 +168,9 @@ const makeOne = (words: Words, random: Random, every: number): Wanted => {
   const places = words.of('position').filter((p) => action.from.includes(p.family));
   const place = oneOf(places.length ? places : words.of('position'), random);
   const state: State = { position: place.key, role: oneOf(place.roles, random) };
-  const gripped = new Map(Array.from({ length: Math.floor(random() * 3) }, () => gripOf(words, random)).map((g) => [g[1], g]));
+  const gripped = new Map(
+    Array.from({ length: Math.floor(random() * 3) }, () => gripOf(words, random)).map((g) => [g[1], g]),
+  );
   const grips = [...gripped.values()];
   const plainReactions = words.of('reaction');
   const reactions = [...new Set(Array.from({ length: Math.floor(random() * 3) }, () => oneOf(plainReactions, random)))];

@@ -42,6 +42,8 @@ export const among = <T,>(choices: readonly Sayable<T>[]): ((typed: string) => r
       .map((m) => ({ value: m.value, name: names.get(m.value)!, via: m.text }));
 };
 
+const begins = (name: string, typed: string): boolean => name.toLowerCase().startsWith(typed.trim().toLowerCase());
+
 export type WordFieldProps<T> = {
   readonly label: string;
   readonly placeholder: string;
@@ -56,6 +58,8 @@ export type WordFieldProps<T> = {
   readonly onNext?: () => void;
   /** Several can be said: the field empties after each and stays. */
   readonly several?: boolean;
+  /** A text with a comma that begins no choice: more than this part is being said. */
+  readonly onLine?: ((typed: string) => void) | undefined;
   readonly opens?: 'up' | 'down';
   readonly name?: string;
   /** Just put there: it takes the hand. */
@@ -78,6 +82,7 @@ export const WordField = <T,>(props: WordFieldProps<T>): React.JSX.Element => {
     onClear,
     onNext,
     several = false,
+    onLine,
     opens = 'down',
     name,
     isFresh = false,
@@ -151,7 +156,12 @@ export const WordField = <T,>(props: WordFieldProps<T>): React.JSX.Element => {
         {...box.getInputProps({
           onKeyDown,
           // at once, not after downshift's own update: fast typing would lose letters
-          onChange: (event) => setTyped(event.currentTarget.value),
+          onChange: (event) => {
+            const { value } = event.currentTarget;
+            const isMore = onLine && value.includes(',') && !find(value).some((item) => begins(item.name, value));
+            setTyped(isMore ? null : value);
+            if (isMore) onLine(value);
+          },
           // pressing takes the whole word in hand, so that typing says another one; a second press sets the caret in it
           onMouseDown: (event) => {
             if (document.activeElement === event.currentTarget) return;

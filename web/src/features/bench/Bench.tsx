@@ -6,7 +6,7 @@ import { Action } from '../../design/index.js';
 import { ToBin } from '../bin/index.js';
 import { useEdit, useLibrary, useLookQuery, useMayWrite, usePreparedQuery } from '../library/index.js';
 import { FrameVideo, SPEEDS, usePlayer, type PlayerState } from '../player/index.js';
-import { BENCH_TEXT as T, PHRASE_KEYS, PICTURE_KEYS, spanHints } from './bench.text.js';
+import { BENCH_TEXT as T, LINE_KEYS, PHRASE_KEYS, PICTURE_KEYS, spanHints } from './bench.text.js';
 import { AskLine } from './AskLine.js';
 import { ClipsHere } from './ClipsHere.js';
 import { CourseLine } from './CourseLine.js';
@@ -92,9 +92,11 @@ const Table = ({
   const { inMark, setInMark } = cutting;
   const [asking, setAsking] = useState<'go to' | 'clock' | null>(null);
   const [isNoSpan, setNoSpan] = useState(false);
+  const [line, setLine] = useState<string | null>(null);
 
   const select = (clipId: string | undefined): void => {
     spans.take(null);
+    setLine(null);
     // at once: quick presses of a key each start from where the one before led
     setSearch({ ...here, ...(clipId === undefined ? {} : { clip: clipId }) }, { replace: true, flushSync: true });
     const view = bench.clips.find((v) => v.clip.id === clipId);
@@ -191,6 +193,7 @@ const Table = ({
     i: cutting.onIn,
     o: cutting.onOut,
     p: toPhrase,
+    ...(selected ? { '/': () => setLine('') } : {}),
     Delete: () => {
       if (!selected) return;
       const isShown = routes.some((r) => r.steps.some((step) => step.clipId === selected.clip.id));
@@ -278,6 +281,8 @@ const Table = ({
           view={selected}
           before={before}
           isFresh={selected.clip.id === cutting.fresh}
+          line={line}
+          onLine={setLine}
           onLeave={toPicture}
         />
       ) : (
@@ -330,14 +335,16 @@ const Table = ({
       )}
       <KeyHints
         hints={
-          isTyping
-            ? PHRASE_KEYS
-            : spans.inHand
-              ? spanHints(kinds.length)
-              : PICTURE_KEYS.filter(
-                  ({ press, when }) =>
-                    (press === undefined || keys[press]) && (!when || when === (selected ? 'clip' : 'no clip')),
-                )
+          isTyping && line !== null
+            ? LINE_KEYS
+            : isTyping
+              ? PHRASE_KEYS
+              : spans.inHand
+                ? spanHints(kinds.length)
+                : PICTURE_KEYS.filter(
+                    ({ press, when }) =>
+                      (press === undefined || keys[press]) && (!when || when === (selected ? 'clip' : 'no clip')),
+                  )
         }
         keys={keys}
       />

@@ -27,7 +27,14 @@ const show = async (attempt: Attempt, before?: Attempt) => {
     const views = useClipViews();
     const view = views.find((v) => v.attempt.id === attempt.id);
     return view ? (
-      <Phrase view={view} before={views.find((v) => v.attempt.id === before?.id)} isFresh onLeave={onLeave} />
+      <Phrase
+        view={view}
+        before={views.find((v) => v.attempt.id === before?.id)}
+        isFresh
+        line={null}
+        onLine={() => undefined}
+        onLeave={onLeave}
+      />
     ) : null;
   };
   render(

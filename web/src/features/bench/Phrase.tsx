@@ -11,6 +11,7 @@ import {
   flipPlace,
   placeChoices,
   placeName,
+  proposedResult,
   reactionChoices,
   readControls,
   reasonChoices,
@@ -28,12 +29,16 @@ import { v7 as newId } from 'uuid';
 import { CautionNote, DepthLadder, WordField, among, type Found } from '../../design/index.js';
 import { useEdit, useWords, type ClipView } from '../library/index.js';
 import { NoteField } from './NoteField.js';
+import { WholeLine } from './WholeLine.js';
 import { SeveralField } from './SeveralField.js';
 
 type Props = {
   readonly view: ClipView;
   readonly before: ClipView | undefined;
   /** Just made: its first open part takes the hand. */ readonly isFresh: boolean;
+  /** What is being said of the whole attempt in one line; null while it is said part by part. */ readonly line:
+    string | null;
+  readonly onLine: (typed: string | null) => void;
   readonly onLeave: () => void;
 };
 
@@ -58,6 +63,7 @@ const useFinders = (view: ClipView, before: ClipView | undefined) => {
   const { athletes, footage } = view;
   const does = words.action(action ?? '')?.does;
   const left = leftIn(before, subject);
+  const proposed = proposedResult(view.attempt, words);
   return useMemo(
     () => ({
       who: among<Subject>([
@@ -69,18 +75,18 @@ const useFinders = (view: ClipView, before: ClipView | undefined) => {
       entry: among(entryChoices(words, state)),
       reaction: among(reactionChoices(words)),
       finish: among(finishChoices(words, state, action)),
-      result: among(resultChoices()),
+      result: among(resultChoices(proposed)),
       depth: among(does ? depthChoices(does) : []),
       reason: among(reasonChoices(words)),
     }),
     // the place left in is compared by its id
     // eslint-disable-next-line react-hooks/exhaustive-deps
-    [words, athletes, footage, state, action, does, left[0]],
+    [words, athletes, footage, state, action, does, left[0], proposed],
   );
 };
 
 /** The sentence under the picture: a completing field for each part; each part is kept as soon as it is said. */
-export const Phrase = ({ view, before, isFresh, onLeave }: Props): React.JSX.Element => {
+export const Phrase = ({ view, before, isFresh, line, onLine, onLeave }: Props): React.JSX.Element => {
   const words = useWords(view.footage.id);
   const edit = useEdit();
   const find = useFinders(view, before);
@@ -107,6 +113,7 @@ export const Phrase = ({ view, before, isFresh, onLeave }: Props): React.JSX.Ele
   const onKeyDown = (event: KeyboardEvent): void => {
     if (event.key === 'Escape') onLeave();
   };
+  const proposed = proposedResult(attempt, words);
   const end = finishOf(attempt, words);
   const does = words.action(attempt.action ?? '')?.does;
   const own = attempt.controls.filter((c) => c.holder === 'subject');
@@ -117,6 +124,16 @@ export const Phrase = ({ view, before, isFresh, onLeave }: Props): React.JSX.Ele
       {text}
     </Box>
   );
+  if (line !== null)
+    return (
+      <WholeLine
+        view={view}
+        left={leftIn(before, attempt.subject)[0]}
+        start={line}
+        onDone={() => onLine(null)}
+        onLeave={onLeave}
+      />
+    );
   return (
     <Flex
       direction="column"
@@ -142,6 +159,7 @@ export const Phrase = ({ view, before, isFresh, onLeave }: Props): React.JSX.Ele
             placeholder="who"
             said={athletes[attempt.subject]}
             find={find.who}
+            onLine={onLine}
             opens="up"
             onPick={(subject) => change({ subject })}
             onNext={next}
@@ -153,6 +171,7 @@ export const Phrase = ({ view, before, isFresh, onLeave }: Props): React.JSX.Ele
           placeholder="which position"
           said={attempt.state && placeName(stateId(attempt.state), words)}
           find={find.from}
+          onLine={onLine}
           opens="up"
           onPick={(state) => change({ state })}
           onClear={() => change({ state: null })}
@@ -165,6 +184,7 @@ export const Phrase = ({ view, before, isFresh, onLeave }: Props): React.JSX.Ele
           said={own.map((c) => ({ key: c.id, text: sayControl(c, words) }))}
           joint=" and "
           find={find.holds}
+          onLine={onLine}
           onAdd={(hold) => change({ controls: [...theirs, ...own, { ...hold, id: newId() }] })}
           onRemove={(id) => change({ controls: attempt.controls.filter((c) => c.id !== id) })}
           onNext={next}
@@ -176,6 +196,7 @@ export const Phrase = ({ view, before, isFresh, onLeave }: Props): React.JSX.Ele
             placeholder="what they do"
             said={attempt.action && words.name('action', attempt.action)}
             find={find.entry}
+            onLine={onLine}
             opens="up"
             onPick={(action) => change({ action })}
             onClear={() => change({ action: null })}
@@ -192,6 +213,7 @@ export const Phrase = ({ view, before, isFresh, onLeave }: Props): React.JSX.Ele
           }))}
           joint=", then "
           find={find.reaction}
+          onLine={onLine}
           onAdd={(what) =>
             change({ reactions: [...attempt.reactions, { id: newId(), what, isAction: false, deciding: false }] })
           }
@@ -204,6 +226,7 @@ export const Phrase = ({ view, before, isFresh, onLeave }: Props): React.JSX.Ele
           placeholder={end?.assumed ? `${placeName(finishId(end.finish), words)} (assumed)` : 'where'}
           said={attempt.finish && placeName(finishId(attempt.finish), words)}
           find={find.finish}
+          onLine={onLine}
           opens="up"
           onPick={(finish) => change({ finish })}
           onClear={() => change({ finish: null })}
@@ -213,9 +236,10 @@ export const Phrase = ({ view, before, isFresh, onLeave }: Props): React.JSX.Ele
         <Box as="span" fontWeight="600">
           <WordField
             label="Result"
-            placeholder="worked?"
+            placeholder={proposed ? `${RESULT_WORDS[proposed]}?` : 'worked?'}
             said={attempt.result && RESULT_WORDS[attempt.result]}
             find={find.result}
+            onLine={onLine}
             opens="up"
             onPick={(result) => change({ result })}
             onClear={() => change({ result: null })}
@@ -247,6 +271,7 @@ export const Phrase = ({ view, before, isFresh, onLeave }: Props): React.JSX.Ele
               said={attempt.reasons.map((r) => ({ key: r.id, text: words.name('reason', r.reason) }))}
               joint=" and "
               find={find.reason}
+              onLine={onLine}
               onAdd={(reason) =>
                 change({ reasons: [...attempt.reasons, { id: newId(), reason, main: attempt.reasons.length === 0 }] })
               }

@@ -24,6 +24,7 @@ type Props<T> = {
   readonly onAdd: (value: T) => void;
   readonly onRemove: (key: string) => void;
   readonly onNext: () => void;
+  readonly onLine?: (typed: string) => void;
 };
 
 /** A part of the phrase that may be said several times: what was said, and an open field behind it. Backspace takes back the last. */
@@ -36,6 +37,7 @@ export const SeveralField = <T,>({
   onAdd,
   onRemove,
   onNext,
+  onLine,
 }: Props<T>): React.JSX.Element => {
   const last = said.at(-1);
   return (
@@ -68,6 +70,7 @@ export const SeveralField = <T,>({
         opens="up"
         onPick={onAdd}
         onNext={onNext}
+        onLine={onLine}
         {...(last ? { onClear: () => onRemove(last.key) } : {})}
       />
     </>

@@ -18,6 +18,7 @@ export const PICTURE_KEYS: readonly Hint[] = [
   { keys: 'I', does: 'in', press: 'i' },
   { keys: 'O', does: 'out', press: 'o' },
   { keys: 'P', does: 'say it', press: 'p', when: 'clip' },
+  { keys: '/', does: 'in one line', press: '/', when: 'clip' },
   { keys: '↑', does: '', press: 'ArrowUp' },
   { keys: '↓', does: 'clip', press: 'ArrowDown' },
   { keys: 'N', does: 'new', press: 'n', when: 'clip' },
@@ -40,10 +41,31 @@ export const PICTURE_KEYS: readonly Hint[] = [
 export const PHRASE_KEYS: readonly Hint[] = [
   { keys: 'type', does: 'names, aliases, beginnings' },
   { keys: 'enter', does: 'take it, go on' },
+  { keys: ',', does: 'the rest in one line' },
   { keys: 'tab', does: 'next part' },
   { keys: 'backspace', does: 'clear, when empty' },
   { keys: 'esc', does: 'back to the picture' },
 ];
+
+/** Keys that work while the whole attempt is said in one line. */
+export const LINE_KEYS: readonly Hint[] = [
+  { keys: 'type', does: 'in any order' },
+  { keys: '↑ ↓', does: 'another reading, where one is close' },
+  { keys: 'enter', does: 'keep it' },
+  { keys: 'esc', does: 'part by part' },
+];
+
+export const LINE_TEXT = {
+  label: 'The whole attempt in one line',
+  placeholder: 'half top, far underhook, knee slice, they frame then hip out, side control, ok',
+  understood: 'Understood so far',
+  example: 'Position, grips, entry, what they do, where it ends, how it went: in any order, shortened, as you call it.',
+  from: (place: string): string => `from ${place}`,
+  proposed: (what: string): string => `and so, unless you say otherwise: ${what}`,
+  notUnderstood: (texts: readonly string[]): string =>
+    `not understood, kept as a note: ${texts.map((t) => `“${t}”`).join(', ')}`,
+  or: (others: readonly string[]): string => `(↓ or ${others.join(', or ')})`,
+} as const;
 
 /** Keys that work while a stretch is in hand. */
 export const spanHints = (kinds: number): readonly Hint[] => [
