@@ -272,5 +272,6 @@ export const seededLibrary = (size: SizeName, seed: number, files: readonly Seed
     attempts: attempts.sort(byId),
     clips: clips.sort(byId),
     routes: [],
+    moments: [],
   };
 };

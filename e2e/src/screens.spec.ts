@@ -91,6 +91,12 @@ test('when any screen is examined, nothing should be found, and the focus be see
   await page.keyboard.press('x');
   await page.getByTestId('span').waitFor();
   await clean(page, 'break down with a stretch');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('d');
+  await page.keyboard.press('j');
+  await page.getByTestId('mark').waitFor();
+  await page.keyboard.type('half top, zorblat, knee slice');
+  await clean(page, 'break down with a mark');
 });
 
 test('when an academy is empty, every screen should say what goes here and what starts it', async ({

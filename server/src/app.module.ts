@@ -17,6 +17,7 @@ import { LibraryModule } from './library/library.module.js';
 import { MapModule } from './map/map.module.js';
 import { MediaModule } from './media/media.module.js';
 import { PeopleModule } from './people/people.module.js';
+import { MomentsModule } from './moments/moments.module.js';
 import { RoutesModule } from './routes/routes.module.js';
 import { ScoreboardModule } from './scoreboard/scoreboard.module.js';
 import { StandInsModule } from './standIns/standIns.module.js';
@@ -51,6 +52,7 @@ export class AppModule {
         BinModule,
         PeopleModule,
         WordsModule,
+        MomentsModule,
         RoutesModule,
         MapModule,
         UploadsModule,

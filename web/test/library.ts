@@ -106,4 +106,5 @@ export const libraryWith = (attempts: readonly Attempt[]): Library => ({
   attempts,
   clips: attempts.map((a) => clipOn(a)),
   routes: [],
+  moments: [],
 });

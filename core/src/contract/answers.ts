@@ -1,5 +1,5 @@
 import type { ClockAnchor } from '../timecode/index.js';
-import type { Angle, Attempt, Clip, Footage, KeptRoute, MediaFile, Person } from '../attempts/index.js';
+import type { Angle, Attempt, Clip, Footage, KeptRoute, MediaFile, Moment, Person } from '../attempts/index.js';
 import type { WordChange } from '../vocabulary/index.js';
 import type { MemberRole } from './people.js';
 import type { Binned } from './routes.js';
@@ -81,6 +81,7 @@ export type Changed = {
   readonly attempts?: readonly Attempt[];
   readonly clips?: readonly Clip[];
   readonly routes?: readonly KeptRoute[];
+  readonly moments?: readonly Moment[];
   /** All changes to words, where one of them was touched. */
   readonly wordChanges?: readonly WordChange[];
   readonly removed?: readonly string[];

@@ -18,6 +18,7 @@ export { NAME_LIMIT, PASSWORD_LEAST } from './fields.js';
 export * from './requests.js';
 export * from './people.js';
 export * from './words.js';
+export * from './moments.js';
 export * from './routes.js';
 export { libraryFile } from './libraryFile.js';
 export * from './media.js';

@@ -44,4 +44,5 @@ export const libraryFile = Joi.object<Library>({
   }),
   clips: rows({ attemptId: Joi.string().required(), in: instant.required(), out: instant.required() }),
   routes: Joi.array().default([]),
+  moments: Joi.array().default([]),
 }).unknown();

@@ -66,6 +66,7 @@ const library: Library = {
   attempts,
   clips,
   routes: [],
+  moments: [],
 };
 const footageOf = (a: Attempt) => library.footage.find((f) => f.id === a.footageId)!;
 const written = clipsCsv(

@@ -15,6 +15,7 @@ const library: Library = {
   attempts: LOGGED.map((l) => l.attempt),
   clips: [],
   routes: [],
+  moments: [],
 };
 
 describe('the analysis of a library', () => {

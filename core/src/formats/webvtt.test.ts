@@ -39,6 +39,7 @@ const library: Library = {
   attempts: LOGGED.map((l) => l.attempt),
   clips: [clip],
   routes: [],
+  moments: [],
 };
 const step = { id: 's', clipId: null, cue: '', note: '' };
 const route: KeptRoute = {

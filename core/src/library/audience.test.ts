@@ -36,6 +36,7 @@ const library: Library = {
   angles: [angle('one', open!.id), angle('two', closed!.id)],
   attempts: LOGGED.map((l) => l.attempt),
   clips: [{ id: 'c1', angleId: 'one' } as Clip, { id: 'c2', angleId: 'two' } as Clip],
+  moments: [],
   routes: [
     {
       id: 'r',

@@ -33,6 +33,8 @@ export const forMembers = (library: Library): Library => {
     angles,
     attempts: library.attempts.filter((a) => shown.has(a.footageId)),
     clips,
+    // marks are notes of those who log
+    moments: [],
     routes: library.routes.map((route) => ({
       ...route,
       steps: route.steps.map((s) => (s.clipId !== null && !shownClips.has(s.clipId) ? { ...s, clipId: null } : s)),

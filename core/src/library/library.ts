@@ -6,6 +6,7 @@ import {
   type Footage,
   type KeptRoute,
   type MediaFile,
+  type Moment,
   type Person,
   type Timed,
 } from '../attempts/index.js';
@@ -26,6 +27,7 @@ export type Library = {
   readonly attempts: readonly Attempt[];
   readonly clips: readonly Clip[];
   readonly routes: readonly KeptRoute[];
+  readonly moments: readonly Moment[];
 };
 
 export const wordsOf = (library: Pick<Library, 'wordChanges'>, circumstances?: Circumstances): Words =>

@@ -118,6 +118,16 @@ const EXAMPLES: Readonly<Record<string, () => Record<string, unknown>>> = {
     lines: [{ kind: 'position', key: 'mount', aliasId: newId(), changeId: newId(), alias: 'x' }],
   }),
   'DELETE /api/words/{id}': () => ({ editId: newId(), baseVersion: 1 }),
+  'POST /api/moments': () => ({
+    editId: newId(),
+    id: newId(),
+    angleId: newId(),
+    atFrame: 1,
+    pressedFrame: 2,
+    speed: 1,
+  }),
+  'PATCH /api/moments/{id}': () => ({ editId: newId(), baseVersion: 1, changes: { note: 'n' } }),
+  'DELETE /api/moments/{id}': () => ({ editId: newId(), baseVersion: 1 }),
   'POST /api/routes': () => ({ editId: newId(), id: newId(), name: 'r', steps: [{ id: newId(), ...ROUTE_STEP }] }),
   'PATCH /api/routes/{id}': () => ({ editId: newId(), baseVersion: 1, changes: { name: 'r' } }),
   'DELETE /api/routes/{id}': () => ({ editId: newId(), baseVersion: 1 }),
@@ -255,6 +265,9 @@ describe('every route', () => {
     const made = (await head.ask('POST', '/api/routes', route)).body as { routes: KeptRoute[] };
     await head.ask('PUT', '/api/words', { editId: newId(), id: newId(), baseVersion: null, aliases: [], ...WORD });
     const { members } = (await head.ask('GET', '/api/people')).body as People;
+    const momentId = newId();
+    const moment = { editId: newId(), id: momentId, angleId, atFrame: 1, pressedFrame: 2, speed: 1 };
+    expect((await head.ask('POST', '/api/moments', moment)).status).toBe(200);
     const uploadId = newId();
     const said = { id: uploadId, name: 'x.mp4' };
     const metadata = Object.entries(said).map(([k, v]) => `${k} ${Buffer.from(v).toString('base64')}`);
@@ -275,6 +288,7 @@ describe('every route', () => {
       cuts: cutId,
       footage: footage.id,
       clips: clip.id,
+      moments: momentId,
       attempts: attempt.id,
       persons: footage.athleteA,
       routes: made.routes[0]!.id,

@@ -15,12 +15,14 @@ const PURGES: readonly string[] = [
   `DELETE s FROM route_steps s JOIN routes r ON r.academy_id = s.academy_id AND r.id = s.route_id WHERE s.deleted_at < :old OR r.deleted_at < :old`,
   `DELETE FROM routes WHERE deleted_at < :old`,
   `DELETE FROM clips WHERE deleted_at < :old`,
+  `DELETE m FROM moments m JOIN footage f ON f.academy_id = m.academy_id AND f.id = m.footage_id WHERE m.deleted_at < :old OR f.deleted_at < :old`,
   ...['controls', 'attempt_reactions', 'attempt_reasons'].map(
     (table) =>
       `DELETE b FROM ${table} b JOIN attempts a ON a.academy_id = b.academy_id AND a.id = b.attempt_id WHERE b.deleted_at < :old OR a.deleted_at < :old`,
   ),
   `UPDATE attempts a JOIN attempts p ON p.academy_id = a.academy_id AND p.id = a.parent_id SET a.parent_id = NULL WHERE p.deleted_at < :old`,
   `UPDATE attempts a JOIN attempts p ON p.academy_id = a.academy_id AND p.id = a.counter_of_id SET a.counter_of_id = NULL WHERE p.deleted_at < :old`,
+  `UPDATE moments m JOIN attempts a ON a.academy_id = m.academy_id AND a.id = m.attempt_id SET m.attempt_id = NULL WHERE a.deleted_at < :old`,
   `DELETE a FROM attempts a LEFT JOIN clips c ON c.academy_id = a.academy_id AND c.attempt_id = a.id WHERE a.deleted_at < :old AND c.id IS NULL`,
   `DELETE g FROM angles g LEFT JOIN attempts a ON a.academy_id = g.academy_id AND a.angle_id = g.id LEFT JOIN clips c ON c.academy_id = g.academy_id AND c.angle_id = g.id
    WHERE g.deleted_at < :old AND a.id IS NULL AND c.id IS NULL`,

@@ -8,9 +8,11 @@ import type {
   Instant,
   KeptRoute,
   MediaFile,
+  Moment,
   Person,
   ReactionUse,
   ReasonUse,
+  Role,
   RouteStep,
   State,
 } from '@odograph/core';
@@ -131,7 +133,19 @@ export const fromFinish = (finish: Finish | null): Row => ({
 });
 
 export const toControl = (row: Row): Control => ({
-  ...pick<Control>(row, 'id', 'holder', 'limb', 'limbSide', 'kind', 'target', 'targetOwner', 'targetSide', 'reach', 'cloth'),
+  ...pick<Control>(
+    row,
+    'id',
+    'holder',
+    'limb',
+    'limbSide',
+    'kind',
+    'target',
+    'targetOwner',
+    'targetSide',
+    'reach',
+    'cloth',
+  ),
   gained: instant(row, 'gained'),
   lost: instant(row, 'lost'),
 });
@@ -148,6 +162,24 @@ export const fromControl = (c: Control, ordinal: number): Row => ({
   cloth: c.cloth,
   ...fromInstant('gained', c.gained),
   ...fromInstant('lost', c.lost),
+});
+export const toMoment = (row: Row): Moment => ({
+  ...pick<Moment>(
+    row,
+    'id',
+    'version',
+    'footageId',
+    'angleId',
+    'speed',
+    'settled',
+    'attemptId',
+    'accountId',
+    'subject',
+    'note',
+  ),
+  at: instant(row, 'at')!,
+  pressed: instant(row, 'pressed')!,
+  state: row['position'] === null ? null : { position: row['position'] as string, role: row['role'] as Role },
 });
 export const toReaction = (row: Row): ReactionUse => pick(row, 'id', 'what', 'isAction', 'deciding');
 export const fromReaction = (r: ReactionUse, ordinal: number): Row => ({

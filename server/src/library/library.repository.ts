@@ -4,9 +4,9 @@ import { Op } from 'sequelize';
 import type { AcademyId } from '../database/academyId.js';
 import { columnsOf, flagsOf, type Entity, type Models, type Row } from '../database/models.js';
 import { MODELS } from '../database/tokens.js';
-import { toAngle, toAttempt, toClip, toFile, toFootage, toPerson, toRoute } from './library.mapper.js';
+import { toAngle, toAttempt, toClip, toFile, toFootage, toMoment, toPerson, toRoute } from './library.mapper.js';
 
-type Rows = Pick<Library, 'persons' | 'files' | 'footage' | 'angles' | 'attempts' | 'clips' | 'routes'>;
+type Rows = Pick<Library, 'persons' | 'files' | 'footage' | 'angles' | 'attempts' | 'clips' | 'routes' | 'moments'>;
 
 /** Plain rows carry flags as 0 and 1. */
 const withFlags = (entity: Entity, row: Row): Row => {
@@ -130,12 +130,13 @@ export class LibraryRepository {
 
   /** Everything of an academy but its attempts and clips. */
   async base(academy: AcademyId): Promise<Omit<Rows, 'attempts' | 'clips'>> {
-    const [persons, files, footage, angles, routes] = await Promise.all([
+    const [persons, files, footage, angles, routes, moments] = await Promise.all([
       this.rows(academy, 'person'),
       this.rows(academy, 'file'),
       this.rows(academy, 'footage'),
       this.rows(academy, 'angle'),
       this.routes(academy),
+      this.rows(academy, 'moment'),
     ]);
     return {
       persons: persons.map(toPerson),
@@ -143,12 +144,13 @@ export class LibraryRepository {
       footage: footage.map(toFootage),
       angles: angles.map(toAngle),
       routes,
+      moments: moments.map(toMoment),
     };
   }
 
   /** The records of an academy, or those among the given ids; what lies in the bin is left out. */
   async records(academy: AcademyId, ids?: (entity: Entity) => ReadonlySet<string>): Promise<Rows> {
-    const [persons, files, footage, angles, attempts, clips, routes] = await Promise.all([
+    const [persons, files, footage, angles, attempts, clips, routes, moments] = await Promise.all([
       this.rows(academy, 'person', ids?.('person')),
       this.rows(academy, 'file', ids?.('file')),
       this.rows(academy, 'footage', ids?.('footage')),
@@ -156,6 +158,7 @@ export class LibraryRepository {
       this.attempts(academy, ids?.('attempt')),
       this.rows(academy, 'clip', ids?.('clip')),
       this.routes(academy, ids?.('route')),
+      this.rows(academy, 'moment', ids?.('moment')),
     ]);
     return {
       persons: persons.map(toPerson),
@@ -165,6 +168,7 @@ export class LibraryRepository {
       attempts,
       clips: clips.map(toClip),
       routes,
+      moments: moments.map(toMoment),
     };
   }
 

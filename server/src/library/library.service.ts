@@ -71,7 +71,7 @@ export class LibraryService {
   async changed(academy: AcademyId, touched: Touched): Promise<Changed> {
     const records = await this.records.records(academy, (entity) => touched.get(entity) ?? NOTHING);
     const there = new Set(Object.values(records).flatMap((rows) => rows.map((r) => r.id)));
-    const removed = (['person', 'footage', 'angle', 'attempt', 'clip', 'route'] as const)
+    const removed = (['person', 'footage', 'angle', 'attempt', 'clip', 'route', 'moment'] as const)
       .flatMap((entity) => [...(touched.get(entity) ?? [])])
       .filter((id) => !there.has(id));
     const wordChanges = touched.has('word') ? { wordChanges: await this.records.wordChanges(academy) } : {};

@@ -7,6 +7,8 @@ import { SaveVideo } from '../cuts/index.js';
 import { failureText, useRemoveAngleMutation, type ClipView } from '../library/index.js';
 import { BENCH_TEXT as T } from './bench.text.js';
 import { ClockHere } from './ClockHere.js';
+import { MarksHere } from './MarksHere.js';
+import type { Marks } from './useMarks.js';
 import { LineUpPanel } from './LineUpPanel.js';
 import { cameraName, type OnBench } from './useBenchClips.js';
 import type { MatchClock } from './useClock.js';
@@ -27,6 +29,9 @@ type Props = {
   readonly same: SameInstant;
   readonly spans: Spans;
   readonly onLulls: () => void;
+  /** Marks that wait; nothing for somebody who only watches. */
+  readonly marks: Marks | undefined;
+  readonly onMark: () => void;
 };
 
 const Row = ({
@@ -78,6 +83,8 @@ export const ClipsHere = ({
   same,
   spans,
   onLulls,
+  marks,
+  onMark,
 }: Props): React.JSX.Element => {
   const [removeAngle, { error: refusal }] = useRemoveAngleMutation();
   const takeOff = (): void => {
@@ -128,6 +135,7 @@ export const ClipsHere = ({
         )}
         {clock && <ClockHere clock={clock} />}
         <SpansHere spans={spans} mayWrite={lineUp !== undefined} onLook={onLulls} />
+        {marks && <MarksHere marks={marks} onNext={onMark} />}
         <Box fontSize="14px" color="inkSoft" marginTop="1" data-testid="clip-count">
           {T.count(bench.clips.length, drafts)}
         </Box>

@@ -10,6 +10,8 @@ import { Overlays, SpanFeet } from './Overlays.js';
 import { Pointed } from './Pointed.js';
 import { bracketLanes } from './bracketLanes.js';
 import type { OnBench } from './useBenchClips.js';
+import { MarkTicks } from './MarkTicks.js';
+import type { MarkHere, Marks } from './useMarks.js';
 import type { SpanInHand, Spans } from './useSpans.js';
 
 const HEIGHT = 140;
@@ -31,6 +33,8 @@ type Props = {
   readonly onSeek: (frame: number) => void;
   readonly onSelect: (clipId: string) => void;
   readonly onSpan: (inHand: SpanInHand) => void;
+  readonly marks: Marks;
+  readonly onMark: (mark: MarkHere) => void;
   /** An edge is being moved: the picture follows. */
   readonly onEdgeMoving: (edge: Edge, frame: number) => void;
   readonly onEdgeMoved: (edge: Edge, frame: number) => void;
@@ -105,6 +109,8 @@ export const CourseLine = ({
   onSeek,
   onSelect,
   onSpan,
+  marks,
+  onMark,
   onEdgeMoving,
   onEdgeMoved,
   mayMove,
@@ -194,6 +200,7 @@ export const CourseLine = ({
           onLeave={() => setPointed(null)}
         />
         {mayMove && <SpanFeet spans={spans} bottom={COURSE + TOP} xOf={xOf} onSpan={onSpan} />}
+        <MarkTicks marks={marks} table={table} xOf={xOf} onMark={onMark} />
         {bench.clips.map((view) => {
           const isSelected = view.clip.id === selected?.clip.id;
           const y = LANES_Y + (lanes.get(view.clip.id) ?? 0) * LANE;

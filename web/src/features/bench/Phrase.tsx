@@ -8,7 +8,6 @@ import {
   finishChoices,
   finishId,
   finishOf,
-  flipPlace,
   placeChoices,
   placeName,
   proposedResult,
@@ -20,7 +19,6 @@ import {
   stateId,
   type Attempt,
   type Control,
-  type PlaceId,
   type Subject,
   type Words,
 } from '@odograph/core';
@@ -28,6 +26,7 @@ import { useEffect, useMemo, useRef, type KeyboardEvent } from 'react';
 import { v7 as newId } from 'uuid';
 import { CautionNote, DepthLadder, WordField, among, type Found } from '../../design/index.js';
 import { useEdit, useWords, type ClipView } from '../library/index.js';
+import { leftIn } from './leftIn.js';
 import { NoteField } from './NoteField.js';
 import { WholeLine } from './WholeLine.js';
 import { SeveralField } from './SeveralField.js';
@@ -43,12 +42,6 @@ type Props = {
 };
 
 type Hold = Omit<Control, 'id'>;
-
-/** Where the attempt before left things, as the side that acts now sees it. */
-const leftIn = (before: ClipView | undefined, subject: Subject): readonly PlaceId[] => {
-  if (!before?.to) return [];
-  return [before.attempt.subject === subject ? before.to : flipPlace(before.to)];
-};
 
 const findHolds =
   (words: Words) =>

@@ -17,7 +17,7 @@ import { useEdit, useWords, type ClipView } from '../library/index.js';
 import { LINE_TEXT as T } from './bench.text.js';
 import { PhraseLine } from './PhraseLine.js';
 
-const stateIn = (place: PlaceId | undefined): State | null => {
+export const stateIn = (place: PlaceId | undefined): State | null => {
   const found = place === undefined ? undefined : readPlace(place);
   return found?.kind === 'state' ? { position: found.position, role: found.role } : null;
 };

@@ -19,6 +19,8 @@ export const PICTURE_KEYS: readonly Hint[] = [
   { keys: 'O', does: 'out', press: 'o' },
   { keys: 'P', does: 'say it', press: 'p', when: 'clip' },
   { keys: '/', does: 'in one line', press: '/', when: 'clip' },
+  { keys: 'D', does: 'mark', press: 'd', when: 'no clip' },
+  { keys: 'J', does: 'next mark', press: 'j', when: 'no clip' },
   { keys: '↑', does: '', press: 'ArrowUp' },
   { keys: '↓', does: 'clip', press: 'ArrowDown' },
   { keys: 'N', does: 'new', press: 'n', when: 'clip' },
@@ -55,6 +57,12 @@ export const LINE_KEYS: readonly Hint[] = [
   { keys: 'esc', does: 'part by part' },
 ];
 
+/** The same, where it is said of a mark. */
+export const MARK_LINE_KEYS: readonly Hint[] = [
+  ...LINE_KEYS.slice(0, -1),
+  { keys: 'esc', does: 'to the picture: move the mark, see it again' },
+];
+
 export const LINE_TEXT = {
   label: 'The whole attempt in one line',
   placeholder: 'half top, far underhook, knee slice, they frame then hip out, side control, ok',
@@ -64,8 +72,38 @@ export const LINE_TEXT = {
   proposed: (what: string): string => `and so, unless you say otherwise: ${what}`,
   notUnderstood: (texts: readonly string[]): string =>
     `not understood, kept as a note: ${texts.map((t) => `“${t}”`).join(', ')}`,
+  loop: (s: number): string => `loop of ${s} s, − and + change it`,
   or: (others: readonly string[]): string => `(↓ or ${others.join(', or ')})`,
 } as const;
+
+export const MARK_TEXT = {
+  waiting: (n: number): string =>
+    n === 0 ? 'No marks wait. D drops one while it plays.' : n === 1 ? '1 mark waits.' : `${n} marks wait.`,
+  next: 'Go to the next',
+  putBack: 'Marks are put back by',
+  learned: (n: number | null): string =>
+    n === null ? 'as set' : n === 0 ? 'the usual' : n === 1 ? 'learned from 1' : `learned from ${n}`,
+  less: 'Put marks back less',
+  more: 'Put marks back more',
+  asLearned: 'as learned',
+  at: (code: string, at: number, of: number): string => `Mark ${at} of ${of}, ${code}`,
+  name: (code: string): string => `Mark at ${code}`,
+} as const;
+
+/** Keys that work while a mark is in hand and the picture has the hand. */
+export const MARK_KEYS: readonly Hint[] = [
+  { keys: 'J', does: 'next mark', press: 'j' },
+  { keys: 'P', does: 'say what it is', press: 'p' },
+  { keys: 'home', does: 'to the mark', press: 'Home' },
+  { keys: 'B', does: 'a beat back', press: 'b' },
+  { keys: 'V', does: 'once more, slower', press: 'v' },
+  { keys: ',', does: '', press: ',' },
+  { keys: '.', does: 'move it a frame', press: '.' },
+  { keys: '−', does: '', press: '-' },
+  { keys: '+', does: 'loop', press: '+' },
+  { keys: 'Del', does: 'take it off', press: 'Delete' },
+  { keys: 'esc', does: 'leave it', press: 'Escape' },
+];
 
 /** Keys that work while a stretch is in hand. */
 export const spanHints = (kinds: number): readonly Hint[] => [
@@ -150,7 +188,7 @@ export const BENCH_TEXT = {
     const all = clips === 1 ? '1 clip' : `${clips} clips`;
     return drafts === 0 ? all : `${all}, ${drafts === 1 ? '1 draft' : `${drafts} drafts`}`;
   },
-  looping: 'looping the clip',
+  looping: 'in a loop',
   backwards: 'backwards',
   speed: { 0.5: 'half speed', 0.25: 'quarter speed' } as Readonly<Record<number, string>>,
   note: 'Note',

@@ -6,6 +6,7 @@ import {
   isLeftOut,
   technicalMs,
   timedOf,
+  waitingMarks,
   type Angle,
   type Footage,
   type MediaFile,
@@ -54,6 +55,7 @@ const Piece = ({
   const runs = useMemo(() => courseOf(timedOf(library, footage.id), 'a', words), [library, footage.id, words]);
   const name = (id: string): string => library.persons.find((p) => p.id === id)?.name ?? 'unknown';
   const drafts = clips.filter((v) => v.missing.length).length;
+  const waiting = waitingMarks(library.moments, library.attempts).filter((m) => m.footageId === footage.id).length;
   const filmed = filmedMs(angle, file);
   const poster = Math.round(file.frames * 0.22);
   // without an edit it is somebody who only looks
@@ -106,6 +108,7 @@ const Piece = ({
         <Box fontFamily="heading" fontSize="18px" lineHeight="1.3">
           {clips.length === 0 ? 'no clips yet' : clips.length === 1 ? '1 clip' : `${clips.length} clips`}
           {drafts > 0 && <Box color="inkSoft">{drafts === 1 ? '1 draft' : `${drafts} drafts`}</Box>}
+          {waiting > 0 && <Box color="inkSoft">{waiting === 1 ? '1 mark waits' : `${waiting} marks wait`}</Box>}
         </Box>
         <Flex gap="2">
           {onEdit && <Action onClick={onEdit}>Footage sheet</Action>}

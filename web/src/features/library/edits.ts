@@ -1,4 +1,4 @@
-import type { Angle, Attempt, Clip, Footage, KeptRoute, Library, Person, WordChange } from '@odograph/core';
+import type { Angle, Attempt, Clip, Footage, KeptRoute, Library, Moment, Person, WordChange } from '@odograph/core';
 import type {
   AliasLines,
   AngleEdit,
@@ -6,6 +6,7 @@ import type {
   Binned,
   ClipEdit,
   FootageEdit,
+  MomentEdit,
   NewClip,
   PersonEdit,
   RouteEdit,
@@ -50,6 +51,8 @@ export type PendingEdit =
   | FieldEdit<'footage', FootageEdit['changes'], Footage>
   | FieldEdit<'person', PersonEdit['changes'], Person>
   | FieldEdit<'route', RouteEdit['changes'], KeptRoute>
+  | FieldEdit<'moment', MomentEdit['changes'], Moment>
+  | { readonly kind: 'new moment'; readonly editId: string; readonly moment: Moment }
   | { readonly kind: 'new person'; readonly editId: string; readonly person: Person }
   | { readonly kind: 'new route'; readonly editId: string; readonly route: KeptRoute }
   | {
@@ -59,7 +62,7 @@ export type PendingEdit =
       readonly change: WordChange;
     }
   | { readonly kind: 'aliases'; readonly editId: string; readonly lines: AliasLines['lines'] }
-  | { readonly kind: 'remove'; readonly editId: string; readonly what: Binned; readonly id: string }
+  | { readonly kind: 'remove'; readonly editId: string; readonly what: Binned | 'moment'; readonly id: string }
   | { readonly kind: 'restore'; readonly editId: string; readonly what: Binned; readonly id: string }
   | { readonly kind: 'undo'; readonly editId: string };
 
@@ -69,10 +72,11 @@ const PLACES = {
   attempt: ['attempts', 'attempts'],
   clip: ['clips', 'clips'],
   footage: ['footage', 'footage'],
+  moment: ['moments', 'moments'],
   person: ['persons', 'persons'],
   route: ['routes', 'routes'],
   word: ['wordChanges', 'words'],
-} as const satisfies Record<Binned | 'angle' | 'attempt', readonly [keyof Library, string]>;
+} as const satisfies Record<Binned | 'angle' | 'attempt' | 'moment', readonly [keyof Library, string]>;
 
 type Versioned = { readonly id: string; readonly version: number };
 const rowsOf = (library: Library, kind: keyof typeof PLACES): readonly Versioned[] => library[PLACES[kind][0]];
@@ -90,7 +94,7 @@ const withoutClips = (library: Library, isGone: (clip: Clip) => boolean): Librar
   };
 };
 
-const removed = (library: Library, what: Binned, id: string): Library => {
+const removed = (library: Library, what: Binned | 'moment', id: string): Library => {
   switch (what) {
     case 'clip':
       return withoutClips(library, (clip) => clip.id === id);
@@ -102,8 +106,10 @@ const removed = (library: Library, what: Binned, id: string): Library => {
         footage: without(left.footage, id),
         angles: left.angles.filter((a) => !angles.has(a.id)),
         attempts: left.attempts.filter((a) => a.footageId !== id),
+        moments: left.moments.filter((m) => m.footageId !== id),
       };
     }
+    case 'moment':
     case 'person':
     case 'route':
     case 'word':
@@ -137,11 +143,14 @@ const apply = (library: Library, edit: PendingEdit): Library => {
     case 'attempt':
     case 'clip':
     case 'footage':
+    case 'moment':
     case 'person':
     case 'route': {
       const rows = rowsOf(library, edit.kind).map((row) => (row.id === edit.id ? { ...row, ...edit.patch } : row));
       return { ...library, [PLACES[edit.kind][0]]: rows };
     }
+    case 'new moment':
+      return { ...library, moments: upsert(library.moments, [edit.moment]) };
     case 'new person':
       return { ...library, persons: upsert(library.persons, [edit.person]) };
     case 'new route':
@@ -184,6 +193,7 @@ export const requestOf = (edit: PendingEdit, library: Library): SendRequest | un
     case 'attempt':
     case 'clip':
     case 'footage':
+    case 'moment':
     case 'person':
     case 'route': {
       const baseVersion = versionOf(edit.kind, edit.id);
@@ -191,6 +201,11 @@ export const requestOf = (edit: PendingEdit, library: Library): SendRequest | un
       return baseVersion === undefined
         ? undefined
         : { url, method: 'PATCH', body: { editId, baseVersion, changes: edit.changes } };
+    }
+    case 'new moment': {
+      const { id, angleId, at, pressed, speed } = edit.moment;
+      const body = { editId, id, angleId, atFrame: at.frame, pressedFrame: pressed.frame, speed };
+      return { url: 'moments', method: 'POST', body };
     }
     case 'new person': {
       const { version, ...fields } = edit.person;
@@ -224,6 +239,7 @@ const PATCHED: Readonly<Record<string, string>> = {
   endFrame: 'end',
   inFrame: 'in',
   outFrame: 'out',
+  atFrame: 'at',
 };
 
 /** An edit without the fields for which the other's values are to stand; null where nothing of it is left. */

@@ -22,6 +22,7 @@ const EMPTY: Library = {
   attempts: [],
   clips: [],
   routes: [],
+  moments: [],
 };
 
 const selectAnswer = libraryApi.endpoints.library.select();

@@ -28,6 +28,7 @@ export const mergeChanged = (library: Library, changed: Changed): Library => {
     attempts: laid(library.attempts, changed.attempts),
     clips: laid(library.clips, changed.clips),
     routes: laid(library.routes, changed.routes),
+    moments: laid(library.moments, changed.moments),
     wordChanges: changed.wordChanges ?? library.wordChanges,
   };
 };

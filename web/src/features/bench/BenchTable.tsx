@@ -1,0 +1,369 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { SPAN_KINDS, frameCount, timecode } from '@odograph/core';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { useSearchParams } from 'react-router';
+import { ToBin } from '../bin/index.js';
+import { useEdit, useLibrary, useLookQuery, useMayWrite, usePreparedQuery } from '../library/index.js';
+import { FrameVideo, SPEEDS, usePlayer } from '../player/index.js';
+import {
+  BENCH_TEXT as T,
+  LINE_KEYS,
+  MARK_KEYS,
+  MARK_LINE_KEYS,
+  MARK_TEXT as M,
+  PHRASE_KEYS,
+  PICTURE_KEYS,
+  spanHints,
+} from './bench.text.js';
+import { BenchHint } from './BenchHint.js';
+import { AskLine } from './AskLine.js';
+import { ClipsHere } from './ClipsHere.js';
+import { CourseLine } from './CourseLine.js';
+import { KeyHints } from './KeyHints.js';
+import { Phrase } from './Phrase.js';
+import { Said } from './Said.js';
+import { SpanLine } from './SpanLine.js';
+import type { OnBench } from './useBenchClips.js';
+import { useCameras } from './useCameras.js';
+import { useClock } from './useClock.js';
+import { useCutting } from './useCutting.js';
+import { useLineUp } from './useLineUp.js';
+import { MarkLine } from './MarkLine.js';
+import { manner } from './manner.js';
+import { useAgain } from './useAgain.js';
+import { useMarks } from './useMarks.js';
+import { useOtherFootage } from './useOtherFootage.js';
+import { isWrittenInto, usePictureKeys, type KeyTable } from './usePictureKeys.js';
+import { useSameInstant, type Remembered } from './useSameInstant.js';
+import { useSpans, type SpanInHand } from './useSpans.js';
+
+/** The frame in the address, where one is said. */
+const frameIn = (search: URLSearchParams): number | undefined => {
+  const said = search.get('frame') ?? '';
+  return /^\d{1,9}$/.test(said) ? Number(said) : undefined;
+};
+
+/** One footage on the bench as one camera saw it: picture, clips, phrase and line, and the keys for all of it. */
+export const BenchTable = ({
+  bench,
+  remembered,
+}: {
+  readonly bench: OnBench;
+  readonly remembered: readonly [Remembered, (next: Remembered) => void];
+}): React.JSX.Element => {
+  const [search, setSearch] = useSearchParams();
+  const [isTyping, setTyping] = useState(false);
+  const [leaving, setLeaving] = useState<string | null>(null);
+  const { routes, footage: allFootage } = useLibrary();
+  const mayWrite = useMayWrite();
+  const root = useRef<HTMLDivElement>(null);
+  const edit = useEdit();
+  const selectedId = search.get('clip') ?? undefined;
+  const index = bench.clips.findIndex((v) => v.clip.id === selectedId);
+  const selected = bench.clips[index];
+  const [opening] = useState(() => ({
+    frame: frameIn(search) ?? selected?.clip.in.frame ?? bench.angle.fromFrame,
+    loop: selected ? { inFrame: selected.clip.in.frame, outFrame: selected.clip.out.frame } : null,
+    play: false,
+  }));
+  const handle = usePlayer(bench.file, opening, bench.angle);
+  const { player, table, frame } = handle;
+  const cameras = useCameras(bench, table, frame, selected);
+  const lineUp = useLineUp(bench, table, frame);
+  const clock = useClock(bench, table, frame);
+  const { currentData: prepared } = usePreparedQuery(bench.file.id);
+  const { currentData: look } = useLookQuery(bench.file.id, { skip: !prepared?.look });
+  const spans = useSpans(bench, table, look, (at) => player?.seek(at));
+  const same = useSameInstant(bench, table, frame, spans.msOf, remembered);
+  const other = useOtherFootage(bench, spans);
+  useEffect(() => player?.skip(spans.skips), [player, spans.skips]);
+  /** The camera is only in the address where there are several. */
+  const here: Record<string, string> = bench.cameras.length > 1 ? { camera: bench.angle.id } : {};
+  const marks = useMarks(bench, handle);
+  const cutting = useCutting(bench, handle, selected, here);
+  const { inMark, setInMark } = cutting;
+  const [asking, setAsking] = useState<'go to' | 'clock' | null>(null);
+  const [isNoSpan, setNoSpan] = useState(false);
+  const [line, setLine] = useState<string | null>(null);
+
+  const select = (clipId: string | undefined): void => {
+    spans.take(null);
+    marks.take(undefined);
+    setLine(null);
+    // at once: quick presses of a key each start from where the one before led
+    setSearch({ ...here, ...(clipId === undefined ? {} : { clip: clipId }) }, { replace: true, flushSync: true });
+    const view = bench.clips.find((v) => v.clip.id === clipId);
+    player?.pause();
+    player?.loop(view ? { inFrame: view.clip.in.frame, outFrame: view.clip.out.frame } : null);
+    if (view) player?.seek(view.clip.in.frame);
+  };
+  const again = useAgain({ bench, handle, marks, root, onLeaveClip: () => select(undefined) });
+  const toPicture = (): void => {
+    (document.activeElement as HTMLElement | null)?.blur();
+    root.current?.focus();
+  };
+  const leaveAsking = (): void => {
+    setAsking(null);
+    toPicture();
+  };
+  const goTo = (text: string): boolean => {
+    const to = clock.frameOf(text);
+    if (to === undefined || !table) return false;
+    player?.pause();
+    player?.seek(Math.min(to, frameCount(table) - 1));
+    return true;
+  };
+  const toPhrase = (): void =>
+    root.current?.querySelectorAll<HTMLInputElement>('[data-testid=phrase] input')[1]?.focus();
+  const neighbour = (by: 1 | -1): void => {
+    const at =
+      index >= 0
+        ? index + by
+        : by > 0
+          ? bench.clips.findIndex((v) => v.clip.in.frame >= frame())
+          : bench.clips.findLastIndex((v) => v.clip.in.frame <= frame());
+    const view = bench.clips[at];
+    if (view) select(view.clip.id);
+  };
+  const toggleLoop = (): void => {
+    if (selected)
+      player?.loop(
+        player.snapshot().loop ? null : { inFrame: selected.clip.in.frame, outFrame: selected.clip.out.frame },
+      );
+  };
+  const toBin = (clipId: string): void => {
+    edit({ kind: 'remove', what: 'clip', id: clipId });
+    setLeaving(null);
+    select(undefined);
+  };
+  const takeSpan = (inHand: SpanInHand | null): void => {
+    select(undefined);
+    spans.take(inHand);
+    if (inHand) player?.seek(spans.framesOf(inHand.span)?.inFrame ?? frame());
+  };
+  const onSpanKey = (): void => {
+    const [at, mark] = [frame(), inMark];
+    select(undefined);
+    setNoSpan(!spans.takeAt(at, mark));
+    setInMark(null);
+  };
+  const onLulls = (): void => {
+    select(undefined);
+    spans.look(spans.msOf(frame()));
+  };
+  const spanText = ({ span }: SpanInHand): string => {
+    const frames = spans.framesOf(span);
+    return table && frames
+      ? `${timecode(table, frames.inFrame)} – ${timecode(table, Math.min(frameCount(table) - 1, frames.outFrame))}`
+      : '';
+  };
+  const kinds = SPAN_KINDS.filter((kind) => kind !== 'logged throughout' || bench.footage.logged === 'picked');
+  const spanKeys: KeyTable = {
+    ...Object.fromEntries(kinds.map((kind, i) => [String(i + 1), () => other.say(kind)])),
+    Delete: spans.forget,
+    Escape: () => spans.take(null),
+  };
+  const watchingKeys: KeyTable = {
+    ...again.watching,
+    ' ': () => player?.toggle(),
+    ArrowLeft: () => player?.step(-1),
+    ArrowRight: () => player?.step(1),
+    'shift+ArrowLeft': () => player?.step(-10),
+    'shift+ArrowRight': () => player?.step(10),
+    Home: () => player?.seek(selected?.clip.in.frame ?? bench.angle.fromFrame),
+    End: () => player?.seek((selected?.clip.out.frame ?? bench.angle.toFrame) - 1),
+    r: () => player?.setBackwards(!player.snapshot().backwards),
+    ArrowUp: () => neighbour(-1),
+    ArrowDown: () => neighbour(1),
+    n: () => {
+      select(undefined);
+      setInMark(null);
+    },
+    l: toggleLoop,
+    s: () => player?.setSpeed(SPEEDS[(SPEEDS.findIndex((s) => s === player.snapshot().speed) + 1) % SPEEDS.length]!),
+    g: () => setAsking('go to'),
+    ...(bench.cameras.length > 1 ? { c: cameras.next } : {}),
+  };
+  const writingKeys: KeyTable = {
+    i: cutting.onIn,
+    o: cutting.onOut,
+    p: toPhrase,
+    ...(selected ? { '/': () => setLine('') } : {}),
+    Delete: () => {
+      if (!selected) return;
+      const isShown = routes.some((r) => r.steps.some((step) => step.clipId === selected.clip.id));
+      if (isShown) setLeaving(selected.clip.id);
+      else toBin(selected.clip.id);
+    },
+    t: () => setAsking('clock'),
+    x: onSpanKey,
+    d: marks.drop,
+    ...(marks.here.length ? { j: again.toNext } : {}),
+    'ctrl+z': () => edit({ kind: 'undo' }),
+    ...(cameras.uncut ? { k: cameras.cutHere } : {}),
+    ...(lineUp.first ? { ',': () => lineUp.nudge(-1), '.': () => lineUp.nudge(1) } : {}),
+    ...(bench.cameras.length > 1 ? { m: same.isRemembered ? same.isHere : same.remember } : {}),
+  };
+  const keys = mayWrite
+    ? { ...watchingKeys, ...writingKeys, ...(spans.inHand ? spanKeys : marks.inHand ? again.marking : {}) }
+    : watchingKeys;
+  usePictureKeys(keys);
+  const before = useMemo(() => {
+    const at = selected?.clip.in.frame ?? 0;
+    return bench.clips.filter((v) => v.clip.id !== selected?.clip.id && v.clip.in.frame < at).at(-1);
+  }, [bench.clips, selected]);
+
+  return (
+    <Flex
+      ref={root}
+      tabIndex={-1}
+      direction="column"
+      height="100%"
+      minHeight="0"
+      outline="none"
+      onFocus={(e) => setTyping(isWrittenInto(e.target))}
+      onBlur={() => setTyping(false)}
+    >
+      <Flex flex="1" minHeight="240px">
+        <Box flex="1" minWidth="0" position="relative">
+          <FrameVideo handle={handle} label={bench.footage.title} clock={clock.says} manner={manner} />
+        </Box>
+        <Box width="400px" flexShrink="0" minHeight="0">
+          {table ? (
+            <ClipsHere
+              bench={bench}
+              table={table}
+              selectedId={selectedId}
+              onSelect={select}
+              onCamera={cameras.show}
+              lineUp={mayWrite ? lineUp : undefined}
+              clock={mayWrite ? clock : undefined}
+              same={same}
+              spans={spans}
+              onLulls={onLulls}
+              marks={mayWrite ? marks : undefined}
+              onMark={again.toNext}
+            />
+          ) : (
+            <Box padding="4">{T.loading}</Box>
+          )}
+        </Box>
+      </Flex>
+      {leaving !== null && leaving === selectedId && (
+        <ToBin what="clip" id={leaving} name={T.thisClip} onYes={() => toBin(leaving)} onNo={() => setLeaving(null)} />
+      )}
+      {asking ? (
+        <AskLine
+          key={asking}
+          {...(asking === 'clock'
+            ? { label: T.clock, hint: T.clockHint, refusal: T.clockRefusal, onSaid: clock.note }
+            : { label: T.goTo, hint: T.goToHint, refusal: T.goToRefusal, onSaid: goTo })}
+          onLeave={leaveAsking}
+        />
+      ) : spans.inHand && table ? (
+        <SpanLine
+          inHand={spans.inHand}
+          text={spanText(spans.inHand)}
+          kinds={kinds}
+          more={spans.isLooking && !spans.inHand.stands ? spans.asked : undefined}
+          others={allFootage.filter((f) => f.id !== bench.footage.id)}
+          onSay={other.say}
+          onForget={spans.forget}
+          onPass={spans.pass}
+          onOther={other.show}
+          problem={other.problem}
+          onLeave={() => spans.take(null)}
+        />
+      ) : marks.inHand && table && mayWrite ? (
+        <MarkLine
+          bench={bench}
+          table={table}
+          mark={marks.inHand}
+          marks={marks}
+          text={M.at(timecode(table, marks.inHand.frame), marks.here.indexOf(marks.inHand) + 1, marks.here.length)}
+          onMade={(clipId) => {
+            // what goes round goes on: the loop round the mark is the clip
+            marks.take(undefined);
+            setSearch({ ...here, clip: clipId }, { replace: true });
+            toPicture();
+          }}
+          onLeave={toPicture}
+        />
+      ) : selected && !mayWrite ? (
+        <Said view={selected} />
+      ) : selected ? (
+        <Phrase
+          key={selected.clip.id}
+          view={selected}
+          before={before}
+          isFresh={selected.clip.id === cutting.fresh}
+          line={line}
+          onLine={setLine}
+          onLeave={toPicture}
+        />
+      ) : (
+        <BenchHint
+          text={
+            inMark !== null && table
+              ? T.inMarked(timecode(table, inMark))
+              : isNoSpan
+                ? T.noSpan
+                : spans.isLooking && spans.asked === 0
+                  ? T.noLulls
+                  : cameras.uncut && mayWrite
+                    ? cameras.isOutside
+                      ? T.outside
+                      : T.uncut
+                    : mayWrite
+                      ? T.sayHint
+                      : T.watchHint
+          }
+        />
+      )}
+      {table && (
+        <CourseLine
+          bench={bench}
+          table={table}
+          handle={handle}
+          inMark={inMark}
+          selected={selected}
+          look={look}
+          spans={spans}
+          onSpan={takeSpan}
+          marks={marks}
+          onMark={again.takeMark}
+          onSeek={(to) => {
+            player?.pause();
+            player?.seek(to);
+          }}
+          onSelect={select}
+          onEdgeMoving={(edge, to) => {
+            player?.pause();
+            player?.seek(edge === 'in' ? to : to - 1);
+          }}
+          onEdgeMoved={cutting.moveEdge}
+          mayMove={mayWrite}
+        />
+      )}
+      <KeyHints
+        hints={
+          isTyping && marks.inHand
+            ? MARK_LINE_KEYS
+            : isTyping && line !== null
+              ? LINE_KEYS
+              : isTyping
+                ? PHRASE_KEYS
+                : spans.inHand
+                  ? spanHints(kinds.length)
+                  : marks.inHand
+                    ? MARK_KEYS
+                    : PICTURE_KEYS.filter(
+                        ({ press, when }) =>
+                          (press === undefined || keys[press]) && (!when || when === (selected ? 'clip' : 'no clip')),
+                      )
+        }
+        keys={keys}
+      />
+    </Flex>
+  );
+};

@@ -1,0 +1,120 @@
+import { Box, Flex } from '@chakra-ui/react';
+import {
+  RESULT_WORDS,
+  changesSaid,
+  partsSaid,
+  placeName,
+  stateId,
+  type PhraseContext,
+  type PhraseReading,
+  type TimeTable,
+} from '@odograph/core';
+import { useMemo } from 'react';
+import { useDispatch } from 'react-redux';
+import { v7 as newId } from 'uuid';
+import { editQueued, useEdit, useWords } from '../library/index.js';
+import { LINE_TEXT as T } from './bench.text.js';
+import { leftIn } from './leftIn.js';
+import { instantAt, newClipEdit } from './newClip.js';
+import { PhraseLine } from './PhraseLine.js';
+import type { OnBench } from './useBenchClips.js';
+import type { MarkHere, Marks } from './useMarks.js';
+import { stateIn } from './WholeLine.js';
+
+/** The mark in hand, and the line in which is said what happened there: Enter makes a clip of it. */
+export const MarkLine = ({
+  bench,
+  table,
+  mark,
+  marks,
+  text,
+  onMade,
+  onLeave,
+}: {
+  readonly bench: OnBench;
+  readonly table: TimeTable;
+  readonly mark: MarkHere;
+  readonly marks: Marks;
+  /** Where the mark is, in words. */ readonly text: string;
+  readonly onMade: (clipId: string) => void;
+  readonly onLeave: () => void;
+}): React.JSX.Element => {
+  const words = useWords(bench.footage.id);
+  const edit = useEdit();
+  const dispatch = useDispatch();
+  const { athletes, footage } = bench;
+  const before = bench.clips.filter((v) => v.clip.in.frame < mark.frame).at(-1);
+  const subject = before?.attempt.subject ?? 'a';
+  const left = leftIn(before, subject)[0];
+  const state = useMemo(() => stateIn(left), [left]);
+  const context = useMemo<PhraseContext>(
+    () => ({
+      subject,
+      athletes: { a: [athletes.a, footage.kitA], b: [athletes.b, footage.kitB] },
+      left: state,
+    }),
+    [subject, athletes, footage, state],
+  );
+  /** The clip that the line makes, with all that it says. */
+  const made = (reading: PhraseReading, typed: string) => {
+    const { parts, note } = partsSaid(reading, typed, words, newId);
+    const bare = newClipEdit({
+      ...{ footageId: footage.id, angleId: bench.angle.id, table },
+      subject: parts.subject ?? subject,
+      ...marks.around(mark),
+    });
+    const start = instantAt(table, mark.frame);
+    const { changes, following } = changesSaid({ ...bare.attempt, start }, parts, parts.subject ? null : state, words);
+    const clip = { ...bare.clip, note };
+    return {
+      following,
+      edit: {
+        ...bare,
+        attempt: { ...bare.attempt, start, ...changes },
+        clip,
+        body: {
+          ...bare.body,
+          attempt: { ...bare.body.attempt, startFrame: mark.frame, ...changes },
+          clip: { ...bare.body.clip, note },
+        },
+      },
+    };
+  };
+  const keep = (reading: PhraseReading, typed: string): void => {
+    const { edit: clipEdit } = made(reading, typed);
+    const attemptId = clipEdit.attempt.id;
+    dispatch(editQueued(clipEdit));
+    edit({ kind: 'moment', id: mark.moment.id, changes: { attemptId }, patch: { attemptId } });
+    onMade(clipEdit.clip.id);
+  };
+  const proposal = (reading: PhraseReading, typed: string): string | null => {
+    if (!reading.parts.length) return null;
+    const { state: from, result } = made(reading, typed).following;
+    return (
+      [from && T.from(placeName(stateId(from), words)), result && RESULT_WORDS[result]].filter(Boolean).join(', ') ||
+      null
+    );
+  };
+  return (
+    <Flex minHeight="64px" paddingInline="4" paddingBlock="1.5" borderTopWidth="1px" gap="4" data-testid="mark">
+      <Box fontSize="14px" color="inkSoft" flexShrink="0" paddingTop="1" lineHeight="1.35">
+        {text}
+        <br />
+        {T.loop(marks.loopS)}
+      </Box>
+      <Box flex="1" minWidth="0">
+        <PhraseLine
+          key={mark.moment.id}
+          start=""
+          words={words}
+          context={context}
+          athletes={athletes}
+          action={null}
+          proposal={proposal}
+          onKeep={keep}
+          onLeave={onLeave}
+        />
+      </Box>
+    </Flex>
+  );
+};
