@@ -1,4 +1,4 @@
-import type { Library } from '@odograph/core';
+import { mirrorControl, type Library } from '@odograph/core';
 import { expect, openBench, saved, settled, signIn, test, type Page } from './support/test.js';
 
 /** Marks a clip at the end of the footage, where nothing is said yet. */
@@ -82,4 +82,52 @@ test('when a word may mean two things, the other reading should be offered and t
   await saved(page).waitFor();
   await expect(lastClip(page)).toContainText(other);
   await page.keyboard.press('Delete');
+});
+
+test('when something is done again, one key should say so; when it is the same try, it should become another look at it', async ({
+  page,
+  running,
+}) => {
+  await signIn(page, running.url);
+  await openBench(page, 'Lantern Cup, final round');
+  const library = async () => (await (await page.request.get(`${running.url}/api/library`)).json()) as Library;
+  const before = await library();
+  await markClip(page);
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('y');
+  await saved(page).waitFor();
+  await expect(lastClip(page)).toContainText('straight armlock');
+  const after = await library();
+  const known = new Set(before.attempts.map((a) => a.id));
+  const again = after.attempts.find((a) => !known.has(a.id))!;
+  const parent = after.attempts.find((a) => a.id === again.parentId)!;
+  expect(again).toMatchObject({ action: 'armlock', series: 2, subject: parent.subject, state: parent.state });
+  const sides = (list: typeof again.controls) => list.map((c) => [c.limbSide, c.targetSide]);
+  expect(sides(again.controls)).not.toEqual(sides(parent.controls));
+  expect(sides(again.controls.map((c) => mirrorControl(c)))).toEqual(sides(parent.controls));
+  await page.keyboard.press('Delete');
+
+  // over an attempt that is told already, with the same side and entry: asked about, not counted twice
+  const told = before.clips.find((c) => c.attemptId === parent.id)!;
+  await page.keyboard.press('n');
+  await page.keyboard.press('g');
+  await page.keyboard.type(`#${told.in.frame + 1}`);
+  await page.keyboard.press('Enter');
+  await settled(page);
+  for (const press of ['i', 'Shift+ArrowRight', 'Shift+ArrowRight', 'Shift+ArrowRight', 'o']) {
+    await page.keyboard.press(press);
+    await settled(page);
+  }
+  await page.getByRole('combobox', { name: 'Entry' }).click();
+  await page.keyboard.type('armlock');
+  await page.keyboard.press('Enter');
+  const isLook = page.getByRole('button', { name: 'It is another look at it' });
+  await isLook.click();
+  await saved(page).waitFor();
+  await expect(isLook).toBeHidden();
+  const looked = await library();
+  expect(looked.attempts.map((a) => a.id).sort()).toEqual(before.attempts.map((a) => a.id).sort());
+  expect(looked.clips.filter((c) => c.attemptId === parent.id)).toHaveLength(
+    before.clips.filter((c) => c.attemptId === parent.id).length + 1,
+  );
 });

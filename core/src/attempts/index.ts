@@ -24,7 +24,7 @@ export {
   standingOf,
   type Standing,
 } from './standing.js';
-export { controlKey, normaliseSides, otherSide } from './sides.js';
+export { controlKey, mirrorControl, normaliseSides, otherSide } from './sides.js';
 export { RESULT_WORDS, depthWord, sayAttempt, sayControl, type SaidPart } from './sentence.js';
 export { readControls } from './readControl.js';
 export { courseOf, linkAttempts, type CoursePoint, type CourseRun, type Link, type Timed } from './chains.js';
@@ -42,3 +42,4 @@ export {
   withSpan,
   type MsSpan,
 } from './spans.js';
+export { AGAIN, repeated, sameTry, type Again } from './again.js';

@@ -2,7 +2,8 @@ import type { Attempt, Control, Side } from './types.js';
 
 export const otherSide = (side: Side): Side => (side === 'left' ? 'right' : 'left');
 
-const mirrorControl = (control: Control): Control => ({
+/** The same hold on the other side: every side that is said is the other one. */
+export const mirrorControl = (control: Control): Control => ({
   ...control,
   limbSide: control.limbSide && otherSide(control.limbSide),
   targetSide: control.targetSide && otherSide(control.targetSide),

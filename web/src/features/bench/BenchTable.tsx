@@ -5,16 +5,8 @@ import { useSearchParams } from 'react-router';
 import { ToBin } from '../bin/index.js';
 import { useEdit, useLibrary, useLookQuery, useMayWrite, usePreparedQuery } from '../library/index.js';
 import { FrameVideo, SPEEDS, usePlayer } from '../player/index.js';
-import {
-  BENCH_TEXT as T,
-  LINE_KEYS,
-  MARK_KEYS,
-  MARK_LINE_KEYS,
-  MARK_TEXT as M,
-  PHRASE_KEYS,
-  PICTURE_KEYS,
-  spanHints,
-} from './bench.text.js';
+import { BENCH_TEXT as T, MARK_TEXT as M } from './bench.text.js';
+import { hintsNow } from './hintsNow.js';
 import { BenchHint } from './BenchHint.js';
 import { AskLine } from './AskLine.js';
 import { ClipsHere } from './ClipsHere.js';
@@ -23,7 +15,7 @@ import { KeyHints } from './KeyHints.js';
 import { Phrase } from './Phrase.js';
 import { Said } from './Said.js';
 import { SpanLine } from './SpanLine.js';
-import type { OnBench } from './useBenchClips.js';
+import { sameTryOf, type OnBench } from './useBenchClips.js';
 import { useCameras } from './useCameras.js';
 import { useClock } from './useClock.js';
 import { useCutting } from './useCutting.js';
@@ -34,6 +26,7 @@ import { useAgain } from './useAgain.js';
 import { useMarks } from './useMarks.js';
 import { useOtherFootage } from './useOtherFootage.js';
 import { isWrittenInto, usePictureKeys, type KeyTable } from './usePictureKeys.js';
+import { useRepeating } from './useRepeating.js';
 import { useSameInstant, type Remembered } from './useSameInstant.js';
 import { useSpans, type SpanInHand } from './useSpans.js';
 
@@ -157,6 +150,12 @@ export const BenchTable = ({
       ? `${timecode(table, frames.inFrame)} – ${timecode(table, Math.min(frameCount(table) - 1, frames.outFrame))}`
       : '';
   };
+  const before = useMemo(() => {
+    const at = selected?.clip.in.frame ?? 0;
+    return bench.clips.filter((v) => v.clip.id !== selected?.clip.id && v.clip.in.frame < at).at(-1);
+  }, [bench.clips, selected]);
+
+  const repeating = useRepeating(selected, before);
   const kinds = SPAN_KINDS.filter((kind) => kind !== 'logged throughout' || bench.footage.logged === 'picked');
   const spanKeys: KeyTable = {
     ...Object.fromEntries(kinds.map((kind, i) => [String(i + 1), () => other.say(kind)])),
@@ -196,6 +195,7 @@ export const BenchTable = ({
       else toBin(selected.clip.id);
     },
     t: () => setAsking('clock'),
+    ...repeating.keys,
     x: onSpanKey,
     d: marks.drop,
     ...(marks.here.length ? { j: again.toNext } : {}),
@@ -208,11 +208,6 @@ export const BenchTable = ({
     ? { ...watchingKeys, ...writingKeys, ...(spans.inHand ? spanKeys : marks.inHand ? again.marking : {}) }
     : watchingKeys;
   usePictureKeys(keys);
-  const before = useMemo(() => {
-    const at = selected?.clip.in.frame ?? 0;
-    return bench.clips.filter((v) => v.clip.id !== selected?.clip.id && v.clip.in.frame < at).at(-1);
-  }, [bench.clips, selected]);
-
   return (
     <Flex
       ref={root}
@@ -296,6 +291,8 @@ export const BenchTable = ({
           key={selected.clip.id}
           view={selected}
           before={before}
+          same={sameTryOf(bench, selected)}
+          onSame={cutting.lookAt}
           isFresh={selected.clip.id === cutting.fresh}
           line={line}
           onLine={setLine}
@@ -346,22 +343,17 @@ export const BenchTable = ({
         />
       )}
       <KeyHints
-        hints={
-          isTyping && marks.inHand
-            ? MARK_LINE_KEYS
-            : isTyping && line !== null
-              ? LINE_KEYS
-              : isTyping
-                ? PHRASE_KEYS
-                : spans.inHand
-                  ? spanHints(kinds.length)
-                  : marks.inHand
-                    ? MARK_KEYS
-                    : PICTURE_KEYS.filter(
-                        ({ press, when }) =>
-                          (press === undefined || keys[press]) && (!when || when === (selected ? 'clip' : 'no clip')),
-                      )
-        }
+        hints={hintsNow(
+          {
+            isTyping,
+            isLine: line !== null,
+            isMark: marks.inHand !== undefined,
+            spanKinds: spans.inHand ? kinds.length : 0,
+            isClip: selected !== undefined,
+            isFresh: selected?.attempt.action === null && before !== undefined,
+          },
+          keys,
+        )}
         keys={keys}
       />
     </Flex>

@@ -28,6 +28,7 @@ import { CautionNote, DepthLadder, WordField, among, type Found } from '../../de
 import { useEdit, useWords, type ClipView } from '../library/index.js';
 import { leftIn } from './leftIn.js';
 import { NoteField } from './NoteField.js';
+import { SameTry } from './SameTry.js';
 import { WholeLine } from './WholeLine.js';
 import { SeveralField } from './SeveralField.js';
 
@@ -38,6 +39,8 @@ type Props = {
   /** What is being said of the whole attempt in one line; null while it is said part by part. */ readonly line:
     string | null;
   readonly onLine: (typed: string | null) => void;
+  /** Another attempt that looks like the same try. */ readonly same?: ClipView | undefined;
+  readonly onSame?: (other: ClipView) => void;
   readonly onLeave: () => void;
 };
 
@@ -79,7 +82,7 @@ const useFinders = (view: ClipView, before: ClipView | undefined) => {
 };
 
 /** The sentence under the picture: a completing field for each part; each part is kept as soon as it is said. */
-export const Phrase = ({ view, before, isFresh, line, onLine, onLeave }: Props): React.JSX.Element => {
+export const Phrase = ({ view, before, isFresh, line, onLine, same, onSame, onLeave }: Props): React.JSX.Element => {
   const words = useWords(view.footage.id);
   const edit = useEdit();
   const find = useFinders(view, before);
@@ -281,6 +284,7 @@ export const Phrase = ({ view, before, isFresh, line, onLine, onLeave }: Props):
           onNext={next}
         />
       </Box>
+      {same && onSame && <SameTry other={same} onSame={() => onSame(same)} />}
       <CautionNote cautions={cautions} short />
     </Flex>
   );

@@ -6,7 +6,7 @@ export type Hint = {
   readonly does: string;
   readonly press?: string;
   /** Told only while a clip is in hand, or only while none is: the line has no room for all. */
-  readonly when?: 'clip' | 'no clip';
+  readonly when?: 'clip' | 'no clip' | 'fresh clip' | 'told clip';
 };
 
 /** Keys that work while the picture has the hand. */
@@ -26,8 +26,14 @@ export const PICTURE_KEYS: readonly Hint[] = [
   { keys: 'N', does: 'new', press: 'n', when: 'clip' },
   { keys: 'L', does: 'loop', press: 'l', when: 'clip' },
   { keys: 'S', does: 'slower', press: 's' },
-  { keys: 'R', does: 'backwards', press: 'r' },
-  { keys: 'G', does: 'go to', press: 'g' },
+  { keys: 'A', does: 'again', press: 'a', when: 'fresh clip' },
+  { keys: 'F', does: 'again, failed', press: 'f', when: 'fresh clip' },
+  { keys: 'Y', does: 'again, other side', press: 'y', when: 'fresh clip' },
+  { keys: 'Q', does: 'same grips', press: 'q', when: 'fresh clip' },
+  { keys: 'R', does: 'backwards', press: 'r', when: 'told clip' },
+  { keys: 'R', does: 'backwards', press: 'r', when: 'no clip' },
+  { keys: 'G', does: 'go to', press: 'g', when: 'told clip' },
+  { keys: 'G', does: 'go to', press: 'g', when: 'no clip' },
   { keys: 'T', does: 'clock', press: 't', when: 'no clip' },
   { keys: 'X', does: 'stretch', press: 'x', when: 'no clip' },
   { keys: 'C', does: 'camera', press: 'c' },
@@ -74,6 +80,11 @@ export const LINE_TEXT = {
     `not understood, kept as a note: ${texts.map((t) => `“${t}”`).join(', ')}`,
   loop: (s: number): string => `loop of ${s} s, − and + change it`,
   or: (others: readonly string[]): string => `(↓ or ${others.join(', or ')})`,
+} as const;
+
+export const SAME_TEXT = {
+  looksLike: (code: string): string => `It may be the same try as at ${code}.`,
+  itIs: 'It is another look at it',
 } as const;
 
 export const MARK_TEXT = {

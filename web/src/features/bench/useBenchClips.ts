@@ -1,4 +1,4 @@
-import { fileTitle, timedOf, type Angle, type Footage, type MediaFile, type Timed } from '@odograph/core';
+import { fileTitle, sameTry, timedOf, type Angle, type Footage, type MediaFile, type Timed } from '@odograph/core';
 import { useMemo } from 'react';
 import { useClipViews, useLibrary, type ClipView } from '../library/index.js';
 
@@ -18,6 +18,13 @@ export type OnBench = Camera & {
   /** Clips of the footage from whatever camera. */
   readonly allClips: readonly ClipView[];
   readonly timed: readonly Timed[];
+};
+
+/** The clip of another attempt that looks like the same try as that of a clip. */
+export const sameTryOf = (bench: OnBench, view: ClipView): ClipView | undefined => {
+  const one = bench.timed.find((t) => t.attempt.id === view.attempt.id);
+  const same = one && sameTry(one, bench.timed);
+  return same && bench.allClips.find((v) => v.attempt.id === same.attempt.id);
 };
 
 /** What lies on the bench, seen by the camera asked for, else by that of the clip asked for, else by the first; undefined where there is no such footage. */

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { useDispatch } from 'react-redux';
 import { useSearchParams } from 'react-router';
+import { v7 as newId } from 'uuid';
 import { editQueued, useEdit, type ClipView } from '../library/index.js';
 import type { PlayerHandle } from '../player/index.js';
 import type { Edge } from './EdgeHandle.js';
@@ -16,6 +17,8 @@ export type Cutting = {
   readonly onIn: () => void;
   readonly onOut: () => void;
   readonly moveEdge: (edge: Edge, frame: number) => void;
+  /** Makes of the clip in hand another look at the attempt of `other`; its own attempt goes. */
+  readonly lookAt: (other: ClipView) => void;
 };
 
 /** Cuts clips: in and out of a new one, or of the one in hand. `here`: what stays in the address. */
@@ -64,5 +67,12 @@ export const useCutting = (
   };
   const onIn = (): void => (selected ? moveEdge('in', frame()) : setInMark(frame()));
   const onOut = (): void => (selected ? moveEdge('out', frame() + 1) : makeClip(frame() + 1));
-  return { inMark, setInMark, fresh, onIn, onOut, moveEdge };
+  const lookAt = (other: ClipView): void => {
+    if (!selected) return;
+    const clip = { ...selected.clip, id: newId(), version: 0, attemptId: other.attempt.id };
+    dispatch(editQueued({ kind: 'new look', editId: newId(), clip }));
+    edit({ kind: 'remove', what: 'clip', id: selected.clip.id });
+    setSearch({ ...here, clip: clip.id }, { replace: true });
+  };
+  return { inMark, setInMark, fresh, onIn, onOut, moveEdge, lookAt };
 };
