@@ -81,6 +81,13 @@ test('when a word may mean two things, the other reading should be offered and t
   await page.keyboard.press('Enter');
   await saved(page).waitFor();
   await expect(lastClip(page)).toContainText(other);
+
+  // what cannot be is named at once, and left as it was said
+  await page.keyboard.press('/');
+  await page.keyboard.type('with right hand left collar and right hand left sleeve');
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('odd')).toContainText(/the right hand of .* is in two places at once/);
+  await expect(lastClip(page)).toContainText('right hand on their left collar and right hand on their left sleeve');
   await page.keyboard.press('Delete');
 });
 

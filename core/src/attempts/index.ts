@@ -43,3 +43,4 @@ export {
   type MsSpan,
 } from './spans.js';
 export { AGAIN, repeated, sameTry, type Again } from './again.js';
+export { contradictionsIn, mirrorContradiction, type Contradiction } from './contradictions.js';

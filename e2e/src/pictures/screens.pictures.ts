@@ -31,6 +31,29 @@ test('pictures of each screen', async ({ page, running }) => {
   await page.keyboard.type('knee');
   await take(page, 'break-down');
 
+  // last attempt of a round: marks wait, and the next one is being said
+  await page.goto(`${running.url}/footage`);
+  await openBench(page, 'Harbour Open, second round');
+  for (const at of ['#300', '#420', '#640']) {
+    await page.keyboard.press('g');
+    await page.getByLabel('Go to').fill(at);
+    await page.keyboard.press('Enter');
+    await page.locator(`[data-testid=picture][data-frame="${at.slice(1)}"][data-settled=true]`).waitFor();
+    await page.keyboard.press('d');
+  }
+  await page.keyboard.press('j');
+  await page.getByTestId('mark').waitFor();
+  await page.keyboard.type('half top, far underhook, kne slice');
+  await page.getByTestId('phrase-line').getByText('knee-through pass').waitFor();
+  await take(page, 'marks');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('/');
+  await page.keyboard.type('clinch, snap down, zorblat, they posture then frmae, front headlock, ok');
+  await page.getByTestId('phrase-line').getByText('not understood').waitFor();
+  await take(page, 'phrase');
+
   await page.goto(`${running.url}/footage`);
   await openBench(page, 'Lantern Cup, final round');
   for (let i = 0; i < 12; i++) await page.keyboard.press('ArrowDown');

@@ -28,6 +28,7 @@ import { CautionNote, DepthLadder, WordField, among, type Found } from '../../de
 import { useEdit, useWords, type ClipView } from '../library/index.js';
 import { leftIn } from './leftIn.js';
 import { NoteField } from './NoteField.js';
+import { Odd } from './Odd.js';
 import { SameTry } from './SameTry.js';
 import { WholeLine } from './WholeLine.js';
 import { SeveralField } from './SeveralField.js';
@@ -285,6 +286,7 @@ export const Phrase = ({ view, before, isFresh, line, onLine, same, onSame, onLe
         />
       </Box>
       {same && onSame && <SameTry other={same} onSame={() => onSame(same)} />}
+      <Odd view={view} words={words} />
       <CautionNote cautions={cautions} short />
     </Flex>
   );

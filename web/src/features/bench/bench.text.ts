@@ -82,6 +82,19 @@ export const LINE_TEXT = {
   or: (others: readonly string[]): string => `(↓ or ${others.join(', or ')})`,
 } as const;
 
+/** What does not go together; told, never changed. */
+export const ODD_TEXT = {
+  lead: 'Does not go together:',
+  twoPlaces: (name: string, side: string, limb: string): string =>
+    `the ${side} ${limb} of ${name} is in two places at once`,
+  tooMany: (name: string, limb: string, count: number): string =>
+    `${name} holds with ${count} ${limb === 'foot' ? 'feet' : 'hands'}`,
+  noGi: (target: string): string => `${target} is cloth, and nobody wears a gi`,
+  notHeld: (position: string, target: string, both: boolean): string =>
+    `${position} is made by ${both ? 'both hands on a' : 'a hand on the'} ${target}, which is not among the grips`,
+  result: (follows: string): string => `by where it ended it would be “${follows}”`,
+} as const;
+
 export const SAME_TEXT = {
   looksLike: (code: string): string => `It may be the same try as at ${code}.`,
   itIs: 'It is another look at it',

@@ -39,7 +39,10 @@ export const useAgain = ({
     onLeaveClip();
     marks.take(mark);
     if (!mark) return;
-    player?.seek(mark.frame);
+    // from the beginning of the loop, so that what led there is seen
+    const round = marks.around(mark);
+    player?.loop(round);
+    player?.seek(round.inFrame);
     player?.play();
   };
   const nudge = (by: 1 | -1): void => {

@@ -73,6 +73,15 @@ describe('the player of exact frames', () => {
     jest.useRealTimers();
   });
 
+  test('when it is to play while a seek is under way, it should play from where the seek leads, not before', () => {
+    player.loop({ inFrame: 40, outFrame: 60 });
+    player.seek(42);
+    player.play();
+    expect([video.isPlaying, video.asked.at(-1)]).toEqual([false, 42]);
+    video.arrive();
+    expect([video.isPlaying, player.snapshot().frame]).toEqual([true, 42]);
+  });
+
   test('when a frame is sought, the middle of that frame should be asked for, and it counts once its picture is shown', () => {
     player.seek(42);
     expect(video.currentTime).toBeCloseTo(seekTargetS(table, 42), 12);

@@ -117,8 +117,9 @@ export class FramePlayer {
   }
 
   play(): void {
-    const { loop, frame, backwards } = this.state;
+    const { loop, backwards } = this.state;
     if (this.state.playing) return;
+    const frame = this.wanted ?? this.seeking?.frame ?? this.state.frame;
     this.update({ playing: true });
     this.begunIn = this.skips.find((s) => s.inFrame <= frame && frame < s.outFrame);
     this.dueMs = 0;
@@ -126,7 +127,8 @@ export class FramePlayer {
     const isAtEnd = backwards ? frame <= inFrame : frame >= outFrame - 1;
     const isOutside = frame < inFrame || frame >= outFrame;
     if (isAtEnd || isOutside) this.seek(backwards ? outFrame - 1 : inFrame);
-    else this.run();
+    // a seek under way comes to its end first: `settle` goes on from there
+    else if (!this.seeking && this.wanted === null) this.run();
   }
 
   pause(): void {
