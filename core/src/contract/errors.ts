@@ -21,6 +21,7 @@ export type Refusal =
   | { readonly code: 'not-video'; readonly facts: { readonly why: string } }
   | { readonly code: 'too-large'; readonly facts: { readonly limitBytes: number } }
   | { readonly code: 'nothing-to-undo'; readonly facts: Record<string, never> }
+  | { readonly code: 'nothing-to-redo'; readonly facts: Record<string, never> }
   | { readonly code: 'cannot-undo'; readonly facts: { readonly field: string } }
   | { readonly code: 'last-head'; readonly facts: Record<string, never> }
   | { readonly code: 'member-already'; readonly facts: Record<string, never> }

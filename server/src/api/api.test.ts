@@ -118,6 +118,7 @@ const EXAMPLES: Readonly<Record<string, () => Record<string, unknown>>> = {
     lines: [{ kind: 'position', key: 'mount', aliasId: newId(), changeId: newId(), alias: 'x' }],
   }),
   'DELETE /api/words/{id}': () => ({ editId: newId(), baseVersion: 1 }),
+  'POST /api/redo': () => ({ editId: newId() }),
   'POST /api/moments': () => ({
     editId: newId(),
     id: newId(),

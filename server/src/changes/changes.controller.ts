@@ -19,4 +19,11 @@ export class ChangesController {
   async undo(@CurrentSession() session: Session, @CheckedBody(undo) body: Undo): Promise<Changed> {
     return this.library.changed(session.academyId, await this.changes.undo(session, body.editId));
   }
+
+  @Says('Does again what this person took back last, if nothing else was edited since')
+  @Post('redo')
+  @HttpCode(200)
+  async redo(@CurrentSession() session: Session, @CheckedBody(undo) body: Undo): Promise<Changed> {
+    return this.library.changed(session.academyId, await this.changes.redo(session, body.editId));
+  }
 }

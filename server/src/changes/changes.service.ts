@@ -131,20 +131,64 @@ export class ChangesService {
     const targetId = (already?.get('undoesId') ?? target?.get('id')) as string;
     const records = await this.recordsOf(session, targetId);
     if (records.some(isTakingIn)) throw new Refused({ code: 'nothing-to-undo', facts: {} });
-    const takeBack = async (edit: Edit): Promise<void> => {
-      const bumped = new Map<string, { entity: Entity; id: string; list: string }>();
-      for (const record of [...records].reverse()) {
-        await edit.revert(record);
-        const above = await this.rowAbove(session, record);
-        if (above) bumped.set(`${above.id} ${above.list}`, above);
-      }
-      for (const { entity, id, list } of bumped.values())
-        if (await edit.find(entity, id)) await edit.bump(entity, id, list);
-      await this.models.edit.update(
-        { undoneAt: edit.now },
-        { where: { academyId: session.academyId, id: targetId }, transaction: edit.transaction },
-      );
-    };
-    return this.settled(session, editId, () => this.once(session, editId, targetId, takeBack));
+    return this.settled(session, editId, () =>
+      this.once(session, editId, targetId, (edit) => this.takeBack(session, edit, targetId, records)),
+    );
+  }
+
+  /** Takes back the newest undo of this person that is not taken back itself, if nothing else was edited since. */
+  async redo(session: Session, editId: string): Promise<Touched> {
+    const { academyId, accountId } = session;
+    const latest = (
+      await this.models.edit.findAll({
+        where: { academyId, accountId },
+        order: [['number', 'DESC']],
+        limit: 4 * UNDO_DEPTH,
+      })
+    ).map((e) => e.get({ plain: true }));
+    const undos = new Set(latest.filter((e) => e['undoesId'] !== null).map((e) => e['id'] as string));
+    // an edit of another kind ends what can be done again
+    const since = latest.findIndex((e) => e['undoesId'] === null);
+    const open = since < 0 ? latest : latest.slice(0, since);
+    const target = open.find((e) => e['undoneAt'] === null && !undos.has(e['undoesId'] as string));
+    const already = await this.models.edit.findOne({ where: { academyId, id: editId } });
+    const undo = already
+      ? await this.models.edit.findOne({ where: { academyId, id: already.get('undoesId') as string } })
+      : undefined;
+    const [targetId, editUndone] = already
+      ? [already.get('undoesId') as string, undo?.get('undoesId') as string]
+      : [target?.['id'] as string | undefined, target?.['undoesId'] as string];
+    if (targetId === undefined) throw new Refused({ code: 'nothing-to-redo', facts: {} });
+    const records = await this.recordsOf(session, targetId);
+    return this.settled(session, editId, () =>
+      this.once(session, editId, targetId, async (edit) => {
+        await this.takeBack(session, edit, targetId, records);
+        await this.models.edit.update(
+          { undoneAt: null },
+          { where: { academyId, id: editUndone }, transaction: edit.transaction },
+        );
+      }),
+    );
+  }
+
+  /** Takes the records of an edit back, the last one first, and notes that it is undone. */
+  private async takeBack(
+    session: Session,
+    edit: Edit,
+    targetId: string,
+    records: readonly Edit['changes'][number][],
+  ): Promise<void> {
+    const bumped = new Map<string, { entity: Entity; id: string; list: string }>();
+    for (const record of [...records].reverse()) {
+      await edit.revert(record);
+      const above = await this.rowAbove(session, record);
+      if (above) bumped.set(`${above.id} ${above.list}`, above);
+    }
+    for (const { entity, id, list } of bumped.values())
+      if (await edit.find(entity, id)) await edit.bump(entity, id, list);
+    await this.models.edit.update(
+      { undoneAt: edit.now },
+      { where: { academyId: session.academyId, id: targetId }, transaction: edit.transaction },
+    );
   }
 }

@@ -49,6 +49,55 @@ describe('edits that meet', () => {
     expect((await libraryOf(coach)).attempts.find((a) => a.id === attempt.id)!.action).toBe('triangle');
   });
 
+  test('when undone edits are done again, each should be there as it was, until something else is edited', async () => {
+    const { attempt, clip } = await newClip(coach, angleId, { attempt: { action: 'armlock' } });
+    const hold = {
+      ...{ id: newId(), holder: 'subject', limb: 'hand', limbSide: 'left', kind: 'grip', target: 'collar' },
+      ...{ targetOwner: 'other', targetSide: null, cloth: true, gained: null, lost: null },
+    };
+    const now = async () => {
+      const { attempts, clips } = await libraryOf(coach);
+      const { version, ...kept } = attempts.find((a) => a.id === attempt.id) ?? { version: 0 };
+      void version;
+      return { ...kept, clip: clips.find((c) => c.id === clip.id)?.note };
+    };
+    const change = async (changes: object): Promise<void> => {
+      const { version } = (await libraryOf(coach)).attempts.find((a) => a.id === attempt.id)!;
+      const body = { editId: newId(), baseVersion: version, changes };
+      expect((await coach.ask('PATCH', `/api/attempts/${attempt.id}`, body)).status).toBe(200);
+    };
+    const ask = async (what: 'undo' | 'redo', editId = newId()): Promise<number> =>
+      (await coach.ask('POST', `/api/${what}`, { editId })).status;
+    const seen = [await now()];
+    for (const changes of [{ action: 'triangle' }, { controls: [hold] }, { result: 'failed', controls: [] }]) {
+      await change(changes);
+      seen.push(await now());
+    }
+    expect(await coach.ask('POST', '/api/redo', { editId: newId() })).toMatchObject({
+      status: 409,
+      body: { code: 'nothing-to-redo' },
+    });
+    for (const before of [2, 1, 0]) {
+      expect(await ask('undo')).toBe(200);
+      expect(await now()).toEqual(seen[before]);
+    }
+    const twice = newId();
+    expect([await ask('redo', twice), await ask('redo', twice)]).toEqual([200, 200]);
+    expect(await now()).toEqual(seen[1]);
+    expect(await ask('redo')).toBe(200);
+    expect(await now()).toEqual(seen[2]);
+    expect(await ask('undo')).toBe(200);
+    expect(await now()).toEqual(seen[1]);
+    expect([await ask('redo'), await ask('redo')]).toEqual([200, 200]);
+    expect(await now()).toEqual(seen[3]);
+    expect(await ask('redo')).toBe(409);
+    expect(await ask('undo')).toBe(200);
+    await change({ action: 'rear-choke' });
+    expect(await ask('redo')).toBe(409);
+    expect(await ask('undo')).toBe(200);
+    expect(await now()).toEqual(seen[2]);
+  });
+
   test('when everything done in a piece of footage is undone, the footage itself should stay', async () => {
     const { footage, angleId: fresh } = await newPiece(coach);
     await newClip(coach, fresh);

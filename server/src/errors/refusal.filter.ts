@@ -17,6 +17,7 @@ const STATUS: Record<RefusalCode, number> = {
   'not-video': 422,
   'too-large': 413,
   'nothing-to-undo': 409,
+  'nothing-to-redo': 409,
   'cannot-undo': 409,
   'last-head': 409,
   'member-already': 409,
@@ -55,6 +56,8 @@ export const messageOf = (refusal: Refusal): string => {
       return `Larger than ${refusal.facts.limitBytes} bytes.`;
     case 'nothing-to-undo':
       return 'There is nothing to undo.';
+    case 'nothing-to-redo':
+      return 'There is nothing to do again.';
     case 'cannot-undo':
       return `Cannot be undone: ${refusal.facts.field} was changed again since.`;
     case 'last-head':

@@ -200,6 +200,7 @@ export const BenchTable = ({
     d: marks.drop,
     ...(marks.here.length ? { j: again.toNext } : {}),
     'ctrl+z': () => edit({ kind: 'undo' }),
+    'ctrl+y': () => edit({ kind: 'redo' }),
     ...(cameras.uncut ? { k: cameras.cutHere } : {}),
     ...(lineUp.first ? { ',': () => lineUp.nudge(-1), '.': () => lineUp.nudge(1) } : {}),
     ...(bench.cameras.length > 1 ? { m: same.isRemembered ? same.isHere : same.remember } : {}),

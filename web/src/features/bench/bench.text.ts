@@ -43,6 +43,7 @@ export const PICTURE_KEYS: readonly Hint[] = [
   { keys: 'M', does: 'same instant', press: 'm', when: 'no clip' },
   { keys: 'Del', does: 'bin', press: 'Delete', when: 'clip' },
   { keys: 'ctrl Z', does: 'undo', press: 'ctrl+z' },
+  { keys: 'ctrl Y', does: 'redo', press: 'ctrl+y', when: 'told clip' },
 ];
 
 /** Keys that work while the phrase has it. */

@@ -64,7 +64,8 @@ export type PendingEdit =
   | { readonly kind: 'aliases'; readonly editId: string; readonly lines: AliasLines['lines'] }
   | { readonly kind: 'remove'; readonly editId: string; readonly what: Binned | 'moment'; readonly id: string }
   | { readonly kind: 'restore'; readonly editId: string; readonly what: Binned; readonly id: string }
-  | { readonly kind: 'undo'; readonly editId: string };
+  | { readonly kind: 'undo'; readonly editId: string }
+  | { readonly kind: 'redo'; readonly editId: string };
 
 /** Where the records of each kind lie in the library, and under which address of the server. */
 const PLACES = {
@@ -163,6 +164,7 @@ const apply = (library: Library, edit: PendingEdit): Library => {
     case 'aliases':
     case 'restore':
     case 'undo':
+    case 'redo':
       return library;
   }
 };
@@ -187,6 +189,8 @@ export const requestOf = (edit: PendingEdit, library: Library): SendRequest | un
     }
     case 'new clips':
       return { url: 'clips/many', method: 'POST', body: { editId, clips: edit.made.map((m) => m.body) } };
+    case 'redo':
+      return { url: 'redo', method: 'POST', body: { editId } };
     case 'undo':
       return { url: 'undo', method: 'POST', body: { editId } };
     case 'angle':

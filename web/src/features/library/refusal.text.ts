@@ -101,6 +101,8 @@ export const refusalText = (why: ErrorBody): string => {
       return `The file is larger than ${Math.round(why.facts.limitBytes / 2 ** 30)} GB, the most that can be taken in.`;
     case 'nothing-to-undo':
       return 'There is nothing to undo.';
+    case 'nothing-to-redo':
+      return 'There is nothing to do again: nothing was undone, or something else was edited since.';
     case 'cannot-undo':
       return `Cannot be undone: ${fieldName(why.facts.field)} was changed again since.`;
     case 'last-head':
