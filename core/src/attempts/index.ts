@@ -26,7 +26,7 @@ export {
 } from './standing.js';
 export { controlKey, mirrorControl, normaliseSides, otherSide } from './sides.js';
 export { RESULT_WORDS, depthWord, sayAttempt, sayControl, type SaidPart } from './sentence.js';
-export { readControls } from './readControl.js';
+export { USUAL_KIND, readControls } from './readControl.js';
 export { courseOf, linkAttempts, type CoursePoint, type CourseRun, type Link, type Timed } from './chains.js';
 export { draftAttempt } from './draft.js';
 export { USUAL_LAG_MS, learnedLagMs, observedLags, waitingMarks } from './reactionLag.js';

@@ -55,7 +55,8 @@ const sideOf = (token: string): Side | undefined =>
   SIDE_WORDS[token] ??
   (token.length >= 4 ? (['left', 'right'] as const).find((side) => slipsToPrefix(token, side, 1) <= 1) : undefined);
 
-const USUAL_KIND: Record<Limb, ControlKind> = {
+/** What a limb mostly does where nobody says what. */
+export const USUAL_KIND: Record<Limb, ControlKind> = {
   hand: 'grip',
   arm: 'lock',
   foot: 'hook',

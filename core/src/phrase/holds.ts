@@ -1,4 +1,4 @@
-import type { Reach, Side } from '../attempts/index.js';
+import { USUAL_KIND, type Reach, type Side } from '../attempts/index.js';
 import type { ControlKind, Limb, Words } from '../vocabulary/index.js';
 import { SMALL } from './sayings.js';
 import { fit } from './slips.js';
@@ -99,17 +99,6 @@ const readMeanings = (text: string): readonly { readonly meaning: Meaning; reado
     if (how >= (text.length === 2 ? 0.85 : leastFit(word)) && how > (best?.fit ?? 0)) best = { meaning, fit: how };
   }
   return best ? [best] : [];
-};
-
-const USUAL_KIND: Record<Limb, ControlKind> = {
-  hand: 'grip',
-  arm: 'lock',
-  foot: 'hook',
-  leg: 'hook',
-  knee: 'wedge',
-  head: 'wedge',
-  shoulder: 'pin',
-  hips: 'pin',
 };
 
 type Heard = {
