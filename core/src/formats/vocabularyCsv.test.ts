@@ -36,6 +36,14 @@ describe('a list of words', () => {
     expect(terms('zz, corkscrw pass', words)).toEqual(['position zigzag guard', 'entry corkscrew pass']);
   });
 
+  test('when two lists hold different words, reading by the one should not change reading by the other', () => {
+    const line = 'mount, thenn, armbar';
+    const before = terms(line, shippedWords());
+    const { words } = read('kind,name,alias\nposition,mount,\naction,thenn,\n');
+    expect(terms(line, words)).toContain('entry thenn');
+    expect(terms(line, shippedWords())).toEqual(before);
+  });
+
   test('when a line is of no known kind or names nothing, it should be given back; without a head nothing is read', () => {
     expect(read('kind,name,alias\nmood,cheerful,\nposition,,x\nposition,mount,m').skipped).toEqual([2, 3]);
     expect(readVocabulary('a,b\n1,2')).toBe('head missing');

@@ -107,6 +107,8 @@ describe('reading a phrase', () => {
     expect(said('half guard, knee slice, side control')).toContain('position: half guard, top');
     expect(said('half guard, back take, back', left)).toContain('position: half guard, bottom');
     expect(said('closed guard, hip bump, closed guard, no')).toContain('finish: closed guard, bottom');
+    expect(said('his back, rear naked choke')).toContain('position: back, attacker');
+    expect(said('my half guard, hip escape')).toContain('position: half guard, bottom');
     expect(said('his closed guard, open the closed guard, open guard')).toContain('position: closed guard, top');
   });
 

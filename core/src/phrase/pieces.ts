@@ -158,7 +158,7 @@ const listed = (typed: readonly Token[], at: number, all: Saids): readonly Piece
 
 /** Whose a place is: *his guard* is that of whoever holds it. */
 const MINE = new Set(['my', 'our', 'own']);
-const THEIRS = new Set(['his', 'her', 'their', 'the opponent', 'your']);
+const THEIRS = new Set(['his', 'her', 'their', 'your']);
 
 /** The role of whoever a position is said to be of: the guards are the bottom's, all else its first role's. */
 const holderOf = (family: string, roles: readonly Role[]): Role | undefined =>
@@ -179,8 +179,7 @@ const rolesAround = (
     if (!isOpen && !word.roles.includes(role)) continue;
     const isPlain = text.length > 1 || !['with', 'in', 'even', 'under'].includes(text[0]!);
     const after = says(typed, span.to, text);
-    if (after && isPlain)
-      found.push({ role, from: span.from, to: span.to + text.length, gain: after * (isPlain ? 1 : 0.2) });
+    if (after && isPlain) found.push({ role, from: span.from, to: span.to + text.length, gain: after });
     const before = span.from - text.length;
     // what stands before must be of the same clause; *under mount*, *with the back* too
     const gap = typed[span.from - 1]?.text === 'the' || typed[span.from - 1]?.text === 'of' ? 1 : 0;
@@ -195,10 +194,9 @@ const rolesAround = (
   if (holder && !typed[span.from]!.opens && word.roles.length > 1) {
     const other = word.roles.find((r) => r !== holder && r !== 'even');
     if (MINE.has(owner)) found.push({ role: holder, from: span.from - 1, to: span.to, gain: 0.3 });
-    if (THEIRS.has(owner) && other && word.family !== 'back')
-      found.push({ role: other, from: span.from - 1, to: span.to, gain: 0.3 });
-    if (THEIRS.has(owner) && word.family === 'back')
-      found.push({ role: holder, from: span.from - 1, to: span.to, gain: 0.3 });
+    // *his back* is the one that is held, *his guard* the one that holds
+    const theirs = word.family === 'back' ? holder : other;
+    if (THEIRS.has(owner) && theirs) found.push({ role: theirs, from: span.from - 1, to: span.to, gain: 0.3 });
   }
   return found;
 };
@@ -253,24 +251,24 @@ const whoAt = (typed: readonly Token[], at: number, { athletes }: PhraseContext)
   });
 
 /** The words between, which are as likely to be typed in haste as any other. */
-const BETWEEN = ['the', 'and', 'then', 'they', 'with', 'from', 'into', 'ends', 'their', 'then', 'opponent'] as const;
+const BETWEEN = ['the', 'and', 'then', 'they', 'with', 'from', 'into', 'ends', 'their', 'opponent'] as const;
 const BETWEEN_LEAST = 0.78;
 const OTHERS = [...KNOWN].filter((word) => !BETWEEN.some((b) => b === word));
-const written = new Map<string, string>();
 /** A token as it was meant, where that is one of the words between and no word of the vocabulary. */
 export const meantBetween = (typed: Token, words: Words): Token => {
-  const token = { ...typed, isWord: sayingsOf(words).isWord(typed.text) };
+  const sayings = sayingsOf(words);
+  const token = { ...typed, isWord: sayings.isWord(typed.text) };
   if (token.text.length < 3 || KNOWN.has(token.text) || token.isWord) return token;
-  const before = written.get(token.text);
-  if (before !== undefined) return before === token.text ? token : { ...token, text: before };
-  const others = [...sayingsOf(words).fitsOf(token.text).values(), ...OTHERS.map((word) => fitListed(token, word))];
+  const before = sayings.between.get(token.text);
+  if (before !== undefined) return { ...token, text: before };
+  const others = [...sayings.fitsOf(token.text).values(), ...OTHERS.map((word) => fitListed(token, word))];
   let [best, meant]: [number, string] = [Math.max(BETWEEN_LEAST, ...others), token.text];
   for (const word of BETWEEN) {
     const how = fit(token.text, word);
     if (how > best) [best, meant] = [how, word];
   }
-  if (written.size > 5000) written.clear();
-  written.set(token.text, meant);
+  if (sayings.between.size > 5000) sayings.between.clear();
+  sayings.between.set(token.text, meant);
   return { ...token, text: meant };
 };
 

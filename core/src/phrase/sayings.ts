@@ -30,6 +30,7 @@ export class Sayings {
   private readonly ids = new Map<string, number>();
   /** Sayings by token. */ readonly holding: number[][] = [];
   readonly all: Saying[] = [];
+  /** Tokens that were read as one of the words between, as what. */ readonly between = new Map<string, string>();
   private readonly fits = new Map<string, ReadonlyMap<number, number>>();
 
   constructor(words: Words) {
