@@ -168,7 +168,7 @@ describe('reading a phrase', () => {
   });
 
   test('when two hundred made-up phrases with slips are read, at least 95 % should be wholly right', () => {
-    // this seed was never used while the reader was built
+    // no phrase of this seed was looked at while the reader was built
     expect(share(makePhrases(words, 20_261_126, 200))).toBeGreaterThanOrEqual(0.95);
     expect(share(makePhrases(words, 20_261_126, 60, 0))).toBeGreaterThanOrEqual(0.98);
   });
