@@ -15,7 +15,8 @@ const PURGES: readonly string[] = [
   `DELETE s FROM route_steps s JOIN routes r ON r.academy_id = s.academy_id AND r.id = s.route_id WHERE s.deleted_at < :old OR r.deleted_at < :old`,
   `DELETE FROM routes WHERE deleted_at < :old`,
   `DELETE FROM clips WHERE deleted_at < :old`,
-  `DELETE m FROM moments m JOIN footage f ON f.academy_id = m.academy_id AND f.id = m.footage_id WHERE m.deleted_at < :old OR f.deleted_at < :old`,
+  `DELETE m FROM moments m JOIN angles g ON g.academy_id = m.academy_id AND g.id = m.angle_id JOIN footage f ON f.academy_id = m.academy_id AND f.id = m.footage_id
+   WHERE m.deleted_at < :old OR g.deleted_at < :old OR f.deleted_at < :old`,
   ...['controls', 'attempt_reactions', 'attempt_reasons'].map(
     (table) =>
       `DELETE b FROM ${table} b JOIN attempts a ON a.academy_id = b.academy_id AND a.id = b.attempt_id WHERE b.deleted_at < :old OR a.deleted_at < :old`,

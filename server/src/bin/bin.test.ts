@@ -59,8 +59,20 @@ describe('the bin', () => {
     const { clip, attempt } = await newClip(coach, angleId, { attempt: { reactions: [] } });
     const kept = await newPiece(coach);
     await newClip(coach, kept.angleId);
+    // marks: one that waits, one of which the attempt was told, and one on a camera that was taken off
+    const bare = await newPiece(coach);
+    const mark = async (on: string): Promise<string> => {
+      const id = newId();
+      const body = { editId: newId(), id, angleId: on, atFrame: 1, pressedFrame: 2, speed: 1 };
+      expect((await coach.ask('POST', '/api/moments', body)).status).toBe(200);
+      return id;
+    };
+    const marks = [await mark(angleId), await mark(angleId), await mark(bare.angleId)];
+    const told = { editId: newId(), baseVersion: 1, changes: { attemptId: attempt.id } };
+    expect((await coach.ask('PATCH', `/api/moments/${marks[1]}`, told)).status).toBe(200);
     await removeFootage(footage.id);
     const models = app.app.get<Models>(MODELS);
+    await models.angle.update({ deletedAt: new Date() }, { where: { id: bare.angleId } });
     const media = join(
       app.config.dataDir,
       'media',
@@ -70,12 +82,13 @@ describe('the bin', () => {
     const rows = async (): Promise<number> =>
       (await models.clip.count({ where: { id: clip.id } })) +
       (await models.attempt.count({ where: { id: attempt.id } })) +
-      (await models.angle.count({ where: { id: angleId } })) +
+      (await models.moment.count({ where: { id: marks } })) +
+      (await models.angle.count({ where: { id: [angleId, bare.angleId] } })) +
       (await models.footage.count({ where: { id: footage.id } })) +
       (await models.file.count({ where: { id: file.id } }));
     const days = (n: number): Date => new Date(Date.now() + n * 86_400_000);
     await app.app.get(BinService).purge(days(BIN_DAYS - 1));
-    expect(await rows()).toBe(5);
+    expect(await rows()).toBe(9);
     expect((await bin()).some((i) => i.id === footage.id)).toBe(true);
     await app.app.get(BinService).purge(days(BIN_DAYS + 1));
     expect(await rows()).toBe(0);
