@@ -16,6 +16,7 @@ export {
   finishOf,
   gripsAtCommit,
   gripsAtEnd,
+  isAim,
   isAimedAt,
   isNearFinish,
   isResisted,

@@ -1,4 +1,4 @@
-import type { Words } from '../vocabulary/index.js';
+import type { Aim, Role, Words } from '../vocabulary/index.js';
 import { defaultHeight, finishId, stateId, type PlaceId } from './places.js';
 import type { Attempt, Finish, Footage, Result } from './types.js';
 
@@ -30,15 +30,19 @@ export const finishOf = (
     : undefined;
 };
 
-/** Whether a finish is what an action aims at: the place itself, one of the family in that role, the submission won. */
-export const isAimedAt = (finish: Finish, action: string, words: Words): boolean =>
-  (words.action(action)?.aims ?? []).some((aim) => {
-    if ('submission' in aim) return finish.kind === 'submission' && finish.won && finish.submission === aim.submission;
-    if (finish.kind !== 'state' || finish.role !== aim.role) return false;
-    return 'position' in aim
-      ? finish.position === aim.position
-      : words.position(finish.position)?.family === aim.family;
-  });
+/** A finish of which the role of the place may not be said. */
+type OpenFinish = Exclude<Finish, { kind: 'state' }> | { kind: 'state'; position: string; role: Role | null };
+
+/** Whether a finish is what an action aims at: the place itself, one of the family, the submission won. A role that is not said contradicts none. */
+export const isAimedAt = (finish: Readonly<OpenFinish>, action: string, words: Words): boolean =>
+  (words.action(action)?.aims ?? []).some((aim) => isAim(aim, finish, words));
+
+/** The same for one of the aims. */
+export const isAim = (aim: Aim, finish: Readonly<OpenFinish>, words: Words): boolean => {
+  if ('submission' in aim) return finish.kind === 'submission' && finish.won && finish.submission === aim.submission;
+  if (finish.kind !== 'state' || (finish.role !== null && finish.role !== aim.role)) return false;
+  return 'position' in aim ? finish.position === aim.position : words.position(finish.position)?.family === aim.family;
+};
 
 /** By so much a place must be better than the one before for an attempt that missed its aim to have been worth something. */
 const PARTLY = 0.5;

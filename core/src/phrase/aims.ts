@@ -1,12 +1,6 @@
-import type { Aim, Words } from '../vocabulary/index.js';
+import { isAimedAt } from '../attempts/index.js';
+import type { Words } from '../vocabulary/index.js';
 import type { SaidFinish, SaidPlace } from './types.js';
-
-/** Whether a finish as it was said is what an action aims at. */
-export const isAim = (aim: Aim, finish: SaidFinish, words: Words): boolean => {
-  if ('submission' in aim) return finish.kind === 'submission' && finish.won && finish.submission === aim.submission;
-  if (finish.kind !== 'state' || (finish.role !== null && finish.role !== aim.role)) return false;
-  return 'position' in aim ? finish.position === aim.position : words.position(finish.position)?.family === aim.family;
-};
 
 /** How an action and the place it is begun in go together. */
 export const beginsThere = (place: SaidPlace | null, action: string | null, words: Words): number => {
@@ -15,6 +9,7 @@ export const beginsThere = (place: SaidPlace | null, action: string | null, word
   if (!word?.from.length || !family) return 0;
   return word.from.includes(family) ? 0.3 : -0.15;
 };
+
 /** How an action, where it ends and where it began go together. */
 export const endsThere = (
   action: string | null,
@@ -23,7 +18,6 @@ export const endsThere = (
   words: Words,
 ): number => {
   if (!finish) return 0;
-  const aims = action === null ? [] : (words.action(action)?.aims ?? []);
-  if (aims.some((aim) => isAim(aim, finish, words))) return 0.35;
+  if (action !== null && isAimedAt(finish, action, words)) return 0.35;
   return finish.kind === 'state' && finish.position === place?.position ? 0.1 : 0;
 };

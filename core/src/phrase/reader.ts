@@ -19,7 +19,7 @@ const pointed = (r: Reading, piece: Piece, to: Pointer): Reading => ({
   at: piece.to,
   score: r.score + piece.gain * 0.3,
   voice: to === 'they' ? 'they' : to === 'joint' ? r.voice : 'us',
-  pointer: to === 'they' || to === 'joint' ? (to === 'joint' ? r.pointer : null) : to,
+  pointer: to === 'joint' ? r.pointer : to === 'they' ? null : to,
   before: r,
   piece,
   meant: null,

@@ -1,6 +1,5 @@
-import { placeFamily, stateId, type PlaceId } from '../attempts/index.js';
+import { isAim, placeFamily, stateId, type PlaceId } from '../attempts/index.js';
 import type { Role, Words } from '../vocabulary/index.js';
-import { isAim } from './aims.js';
 import type { Meant, PhraseContext, PhraseReading, SaidFinish, SaidPlace } from './types.js';
 
 /** The side of a place that an action is begun from, by what kind it is. */
@@ -28,7 +27,6 @@ const usualRole = (position: string, action: string | null, words: Words): Role 
       return word.family.endsWith('guard') ? vertical('bottom') : worse;
     case 'advance':
     case 'back take':
-      return word.family.endsWith('guard') ? vertical('bottom') : better;
     case 'submission':
       return word.family.endsWith('guard') ? vertical('bottom') : better;
     default:
@@ -60,10 +58,9 @@ export const withRoles = (reading: PhraseReading, words: Words, context: PhraseC
     const aim = aims.find((a) => !('submission' in a) && isAim(a, finish, words));
     if (aim && 'role' in aim && word.roles.includes(aim.role)) return { ...finish, role: aim.role };
     if (from?.position === finish.position) return { ...finish, role: from.role };
+    const begun = idOf(from ?? finish);
     const onTop =
-      from?.role === 'top' ||
-      from?.role === 'attacker' ||
-      (idOf(from ?? finish) !== null && placeFamily(idOf(from ?? finish)!, words) === 'standing');
+      from?.role === 'top' || from?.role === 'attacker' || (begun !== null && placeFamily(begun, words) === 'standing');
     const better = word.height >= 0 ? word.roles[0]! : word.roles[1]!;
     const result = said('result')?.result;
     if (word.family.endsWith('guard')) return { ...finish, role: onTop ? 'top' : 'bottom' };

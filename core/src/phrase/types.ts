@@ -42,7 +42,6 @@ export type PhraseReading = {
 
 /** What is known before the phrase: it decides between meanings. */
 export type PhraseContext = {
-  readonly subject?: Subject;
   /** What each athlete may be called: name, kit. */ readonly athletes?: Readonly<Record<Subject, readonly string[]>>;
   /** Where the attempt before left things, as the acting side sees it. */ readonly left?: SaidPlace | null;
 };

@@ -1,25 +1,15 @@
 import { Box, Flex } from '@chakra-ui/react';
-import {
-  RESULT_WORDS,
-  changesSaid,
-  partsSaid,
-  placeName,
-  stateId,
-  type PhraseContext,
-  type PhraseReading,
-  type TimeTable,
-} from '@odograph/core';
-import { useMemo } from 'react';
+import { changesSaid, partsSaid, type PhraseReading, type TimeTable } from '@odograph/core';
 import { useDispatch } from 'react-redux';
 import { v7 as newId } from 'uuid';
 import { editQueued, useEdit, useWords } from '../library/index.js';
 import { LINE_TEXT as T } from './bench.text.js';
+import { followingText, useLineContext, useStateLeft } from './lineContext.js';
 import { leftIn } from './leftIn.js';
 import { instantAt, newClipEdit } from './newClip.js';
 import { PhraseLine } from './PhraseLine.js';
 import type { OnBench } from './useBenchClips.js';
 import type { MarkHere, Marks } from './useMarks.js';
-import { stateIn } from './WholeLine.js';
 
 /** The mark in hand, and the line in which is said what happened there: Enter makes a clip of it. */
 export const MarkLine = ({
@@ -46,15 +36,8 @@ export const MarkLine = ({
   const before = bench.clips.filter((v) => v.clip.in.frame < mark.frame).at(-1);
   const subject = before?.attempt.subject ?? 'a';
   const left = leftIn(before, subject)[0];
-  const state = useMemo(() => stateIn(left), [left]);
-  const context = useMemo<PhraseContext>(
-    () => ({
-      subject,
-      athletes: { a: [athletes.a, footage.kitA], b: [athletes.b, footage.kitB] },
-      left: state,
-    }),
-    [subject, athletes, footage, state],
-  );
+  const state = useStateLeft(left);
+  const context = useLineContext(athletes, footage, state);
   /** The clip that the line makes, with all that it says. */
   const made = (reading: PhraseReading, typed: string) => {
     const { parts, note } = partsSaid(reading, typed, words, newId);
@@ -87,14 +70,8 @@ export const MarkLine = ({
     edit({ kind: 'moment', id: mark.moment.id, changes: { attemptId }, patch: { attemptId } });
     onMade(clipEdit.clip.id);
   };
-  const proposal = (reading: PhraseReading, typed: string): string | null => {
-    if (!reading.parts.length) return null;
-    const { state: from, result } = made(reading, typed).following;
-    return (
-      [from && T.from(placeName(stateId(from), words)), result && RESULT_WORDS[result]].filter(Boolean).join(', ') ||
-      null
-    );
-  };
+  const proposal = (reading: PhraseReading, typed: string): string | null =>
+    reading.parts.length ? followingText(made(reading, typed).following, words) : null;
   return (
     <Flex minHeight="64px" paddingInline="4" paddingBlock="1.5" borderTopWidth="1px" gap="4" data-testid="mark">
       <Box fontSize="14px" color="inkSoft" flexShrink="0" paddingTop="1" lineHeight="1.35">

@@ -1,26 +1,9 @@
 import { Box } from '@chakra-ui/react';
-import {
-  RESULT_WORDS,
-  changesSaid,
-  partsSaid,
-  placeName,
-  readPlace,
-  stateId,
-  type PhraseContext,
-  type PhraseReading,
-  type PlaceId,
-  type State,
-} from '@odograph/core';
-import { useMemo } from 'react';
+import { changesSaid, partsSaid, type PhraseReading, type PlaceId } from '@odograph/core';
 import { v7 as newId } from 'uuid';
 import { useEdit, useWords, type ClipView } from '../library/index.js';
-import { LINE_TEXT as T } from './bench.text.js';
+import { followingText, useLineContext, useStateLeft } from './lineContext.js';
 import { PhraseLine } from './PhraseLine.js';
-
-export const stateIn = (place: PlaceId | undefined): State | null => {
-  const found = place === undefined ? undefined : readPlace(place);
-  return found?.kind === 'state' ? { position: found.position, role: found.role } : null;
-};
 
 /** What is not understood goes behind what the note says already. */
 const noted = (before: string, more: string): string =>
@@ -43,15 +26,8 @@ export const WholeLine = ({
   const words = useWords(view.footage.id);
   const edit = useEdit();
   const { attempt, clip, athletes, footage } = view;
-  const state = useMemo(() => stateIn(left), [left]);
-  const context = useMemo<PhraseContext>(
-    () => ({
-      subject: attempt.subject,
-      athletes: { a: [athletes.a, footage.kitA], b: [athletes.b, footage.kitB] },
-      left: attempt.state ?? state,
-    }),
-    [attempt.subject, attempt.state, athletes, footage, state],
-  );
+  const state = useStateLeft(left);
+  const context = useLineContext(athletes, footage, attempt.state ?? state);
   const changed = (reading: PhraseReading, text: string) => {
     const { parts, note } = partsSaid(reading, text, words, newId);
     return { ...changesSaid(attempt, parts, state, words), note };
@@ -66,11 +42,8 @@ export const WholeLine = ({
     onDone();
     onLeave();
   };
-  const proposal = (reading: PhraseReading, text: string): string | null => {
-    const { state: from, result } = changed(reading, text).following;
-    const said = [from && T.from(placeName(stateId(from), words)), result && RESULT_WORDS[result]].filter(Boolean);
-    return reading.parts.length && said.length ? said.join(', ') : null;
-  };
+  const proposal = (reading: PhraseReading, text: string): string | null =>
+    reading.parts.length ? followingText(changed(reading, text).following, words) : null;
   return (
     <Box minHeight="64px" paddingInline="4" paddingBlock="1.5" borderTopWidth="1px">
       <PhraseLine
