@@ -1,4 +1,5 @@
 import {
+  BARE_CLIP,
   BARE_SHEET,
   draftAttempt,
   type Angle,
@@ -29,6 +30,7 @@ export const clipOn = (attempt: Attempt, id = `clip ${attempt.id}`): Clip => ({
   version: 1,
   attemptId: attempt.id,
   angleId: attempt.angleId,
+  ...BARE_CLIP,
   in: attempt.start,
   out: attempt.end,
   note: '',

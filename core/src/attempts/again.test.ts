@@ -17,6 +17,10 @@ const control: fc.Arbitrary<Control> = fc.record({
   targetSide: side,
   reach: fc.constantFrom('near', null),
   cloth: fc.boolean(),
+  depth: fc.constantFrom('deep', null),
+  thumb: fc.constantFrom('in', null),
+  handed: fc.boolean(),
+  won: fc.boolean(),
   gained: fc.constantFrom({ frame: 1, pts: 1 }, null),
   lost: fc.constant(null),
 });

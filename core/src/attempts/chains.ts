@@ -12,7 +12,7 @@ export type Timed = {
 };
 
 export type Link =
-  | { readonly from: string; readonly to: string; readonly kind: 'touching' | 'gap' | 'counter' | 'restart' }
+  | { readonly from: string; readonly to: string; readonly kind: 'touching' | 'gap' | 'counter' | 'restart' | 'set' }
   | { readonly from: string; readonly to: string; readonly kind: 'seam' };
 
 const TOUCHING_S = 2;
@@ -33,10 +33,14 @@ const leftIn = (timed: Timed, viewer: Subject, words: Words): { place: PlaceId; 
 /**
  * Links between the attempts of one footage (the model's section 7): a counter follows what it counters; any other follows, of the attempts that
  * began before it and whose middle is not after its start, the latest by (end, start, id), if that left things where this one starts.
- * Up to 2 s apart they touch, up to 10 s there is a gap; where the places disagree within 10 s there is a seam. O(n²) in a footage.
+ * Up to 2 s apart they touch, up to 10 s there is a gap; where the places disagree within 10 s there is a seam. What is set or cut by hand wins (set: whatever
+ * lies between; cut: it follows nothing). O(n²) in a footage.
  */
 export const linkAttempts = (all: readonly Timed[], words: Words): readonly Link[] =>
   all.flatMap((q): Link[] => {
+    if (q.attempt.isCut) return [];
+    const set = q.attempt.followsId;
+    if (set !== null && all.some((p) => p.attempt.id === set)) return [{ from: set, to: q.attempt.id, kind: 'set' }];
     const countered = q.attempt.counterOfId;
     if (countered !== null && all.some((p) => p.attempt.id === countered))
       return [{ from: countered, to: q.attempt.id, kind: 'counter' }];

@@ -1,5 +1,5 @@
 import type { ControlPattern, Words } from '../vocabulary/index.js';
-import { otherSide } from './sides.js';
+import { mirrorControl, otherSide } from './sides.js';
 import { proposedResult } from './standing.js';
 import type { Attempt, Control, Footage, Result, Side } from './types.js';
 
@@ -19,7 +19,9 @@ export type Contradiction =
     }
   | { readonly kind: 'cloth in no-gi'; readonly target: string }
   | { readonly kind: 'not held'; readonly position: string; readonly target: string; readonly both: boolean }
-  | { readonly kind: 'result'; readonly said: Result; readonly follows: Result };
+  | { readonly kind: 'result'; readonly said: Result; readonly follows: Result }
+  | { readonly kind: 'lead'; readonly position: string; readonly before: Side; readonly now: Side }
+  | { readonly kind: 'side'; readonly before: Control; readonly now: Control };
 
 const HOLDERS = ['subject', 'opponent'] as const;
 /** Limbs that can be in one place only, and of which everybody has two. */
@@ -76,7 +78,7 @@ const notHeld = (attempt: Pick<Attempt, 'state' | 'controls'>, words: Words): re
  * sides changed.
  */
 export const contradictionsIn = (
-  attempt: Pick<Attempt, 'state' | 'action' | 'finish' | 'intent' | 'result' | 'controls'>,
+  attempt: Pick<Attempt, 'state' | 'action' | 'finish' | 'intent' | 'result' | 'controls' | 'end'>,
   footage: Pick<Footage, 'gi'>,
   words: Words,
 ): readonly Contradiction[] => {
@@ -93,6 +95,54 @@ export const contradictionsIn = (
   ];
 };
 
+/** What an athlete does with holds: of the same attempt's two sides, who it is. */
+const holderOf = (attempt: Pick<Attempt, 'subject'>, control: Control): string =>
+  (control.holder === 'subject') === (attempt.subject === 'a') ? 'a' : 'b';
+
+/** Whether two sides were both said, and differently. */
+const differ = (a: Side | null, b: Side | null): boolean => a !== null && b !== null && a !== b;
+
+/**
+ * Sides that do not agree with those of the attempt before it, to which it is linked: the position stayed and its lead is said to be the other one; or what goes on
+ * being held by the same limb is said with one of its two sides changed. Holds with a gain here or a loss there may well be new. Both athletes' sides are their own,
+ * so it does not matter whose attempts they are.
+ */
+export const sidesAgainst = (
+  before: Pick<Attempt, 'subject' | 'state' | 'finish' | 'lead' | 'controls'>,
+  now: Pick<Attempt, 'subject' | 'state' | 'lead' | 'controls'>,
+): readonly Contradiction[] => {
+  const left = before.finish?.kind === 'state' ? before.finish.position : before.finish ? null : before.state?.position;
+  const stayed = now.state !== null && before.state?.position === now.state.position && left === now.state.position;
+  const lead: readonly Contradiction[] =
+    stayed && differ(before.lead, now.lead)
+      ? [{ kind: 'lead', position: now.state.position, before: before.lead!, now: now.lead! }]
+      : [];
+  const kept = before.controls.filter((c) => c.lost === null);
+  const sides = now.controls
+    .filter((c) => c.gained === null)
+    .flatMap((c): Contradiction[] => {
+      const same = kept.filter(
+        (k) =>
+          holderOf(before, k) === holderOf(now, c) &&
+          k.limb === c.limb &&
+          k.kind === c.kind &&
+          k.target === c.target &&
+          k.targetOwner === c.targetOwner,
+      );
+      // where there are two of a kind, neither can be told to be the other
+      const [only, ...more] = same;
+      const changed = only && differ(only.limbSide, c.limbSide) !== differ(only.targetSide, c.targetSide);
+      return only && !more.length && changed ? [{ kind: 'side', before: only, now: c }] : [];
+    });
+  return [...lead, ...sides];
+};
+
 /** A contradiction as the mirrored attempt has it. */
 export const mirrorContradiction = (c: Contradiction): Contradiction =>
-  c.kind === 'two places' ? { ...c, side: otherSide(c.side) } : c;
+  c.kind === 'two places'
+    ? { ...c, side: otherSide(c.side) }
+    : c.kind === 'lead'
+      ? { ...c, before: otherSide(c.before), now: otherSide(c.now) }
+      : c.kind === 'side'
+        ? { ...c, before: mirrorControl(c.before), now: mirrorControl(c.now) }
+        : c;

@@ -18,8 +18,13 @@ export const draftAttempt = (
   parentId: null,
   series: 1,
   counterOfId: null,
+  followsId: null,
+  isCut: false,
+  wanted: null,
   commit: null,
   controls: [],
   reactions: [],
   reasons: [],
+  errors: [],
+  doubts: [],
 });

@@ -44,4 +44,5 @@ export {
   type MsSpan,
 } from './spans.js';
 export { AGAIN, repeated, sameTry, type Again } from './again.js';
-export { contradictionsIn, mirrorContradiction, type Contradiction } from './contradictions.js';
+export { answersIn, lineReaction, type Answer } from './answers.js';
+export { contradictionsIn, mirrorContradiction, sidesAgainst, type Contradiction } from './contradictions.js';

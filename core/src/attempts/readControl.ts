@@ -8,7 +8,7 @@ import {
   type Words,
 } from '../vocabulary/index.js';
 import { controlKey } from './sides.js';
-import type { Control, Side } from './types.js';
+import { BARE_HOLD, type Control, type Side } from './types.js';
 
 const LIMB_WORDS: Record<string, Limb> = {
   hand: 'hand',
@@ -164,10 +164,8 @@ const readingsOf = (said: Said, target: TargetWord, score: number): readonly { h
         target: target.key,
         targetOwner: target.key === 'mat' ? 'mat' : said.own ? 'own' : 'other',
         targetSide,
-        reach: null,
+        ...BARE_HOLD,
         cloth: target.cloth,
-        gained: null,
-        lost: null,
       },
     })),
   );

@@ -1,3 +1,4 @@
+import { BARE_HOLD } from './types.js';
 import { describe, expect, test } from '@jest/globals';
 import { attemptOf } from '../testing/workedExamples.js';
 import { ACTION_KINDS, shippedWords } from '../vocabulary/index.js';
@@ -81,7 +82,7 @@ describe('a hold that is typed', () => {
             target: target.key,
             targetOwner: 'other',
             targetSide,
-            reach: null,
+            ...BARE_HOLD,
             cloth: target.cloth,
             gained: null,
             lost: null,

@@ -25,4 +25,6 @@ export const controlKey = (c: Control): string =>
     c.targetSide ?? '-',
     c.reach ?? '-',
     c.cloth ? 'cloth' : 'body',
+    c.depth ?? '-',
+    c.thumb ?? '-',
   ].join(' ');

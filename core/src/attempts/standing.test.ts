@@ -1,3 +1,4 @@
+import { BARE_HOLD } from './types.js';
 import { describe, expect, test } from '@jest/globals';
 import { FOOTAGE, LOGGED, attemptOf } from '../testing/workedExamples.js';
 import { shippedWords } from '../vocabulary/index.js';
@@ -34,7 +35,7 @@ const hold = (id: string, more: Partial<Control> = {}): Control => ({
   target: 'wrist',
   targetOwner: 'other',
   targetSide: 'left',
-  reach: null,
+  ...BARE_HOLD,
   cloth: false,
   gained: null,
   lost: null,

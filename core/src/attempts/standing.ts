@@ -49,15 +49,16 @@ const PARTLY = 0.5;
 
 /**
  * The result that follows from where an attempt ended: the aim reached = success; not, but in a place better by half a step or more by default height =
- * partial; neither = failed. Nothing for a bait, whose aim is a reaction, and where a part is missing or the action has no aim.
+ * partial, and so is a hold that is a gain in itself and is still there at the end; neither = failed. Nothing for a bait, whose aim is a reaction, and where a part is missing or the action has no aim.
  */
 export const proposedResult = (
-  attempt: Pick<Attempt, 'state' | 'action' | 'finish' | 'intent'>,
+  attempt: Pick<Attempt, 'state' | 'action' | 'finish' | 'intent' | 'controls' | 'end'>,
   words: Words,
 ): Result | null => {
   const { state, action, finish, intent } = attempt;
   if (!state || action === null || !finish || intent === 'bait' || !words.action(action)?.aims.length) return null;
   if (isAimedAt(finish, action, words)) return 'success';
+  if (gripsAtEnd(attempt).some((c) => c.won)) return 'partial';
   const [before, after] = [defaultHeight(stateId(state), words), defaultHeight(finishId(finish), words)];
   return before !== undefined && after !== undefined && after - before >= PARTLY ? 'partial' : 'failed';
 };

@@ -27,6 +27,11 @@ export type Instant = { readonly frame: number; readonly pts: number };
 export const REACHES = ['near', 'far', 'cross', 'same'] as const;
 export type Reach = (typeof REACHES)[number];
 
+/** How deep a hold is: fingers at the edge, or all the way in. */
+export const HOLD_DEPTHS = ['shallow', 'deep'] as const;
+/** How the holding hand is turned: thumb inside the cloth or under, or outside and on top. */
+export const THUMBS = ['in', 'out'] as const;
+
 /** One limb holding a target. Sides are the athletes' own left and right; null = not said. */
 export type Control = {
   readonly id: string;
@@ -39,10 +44,25 @@ export type Control = {
   readonly targetSide: Side | null;
   readonly reach: Reach | null;
   readonly cloth: boolean;
+  readonly depth: (typeof HOLD_DEPTHS)[number] | null;
+  readonly thumb: (typeof THUMBS)[number] | null;
+  /** Taken over from the holder's own other hand: a handing over, neither a loss nor a gain. */ readonly handed: boolean;
+  /** A gain in itself: whoever still holds it at the end has won something. */ readonly won: boolean;
   /** When it was taken and lost; null = not said. A control without instants is taken as held at commit. */
   readonly gained: Instant | null;
   readonly lost: Instant | null;
 };
+
+/** What nobody said of a hold. */
+export const BARE_HOLD = {
+  reach: null,
+  depth: null,
+  thumb: null,
+  handed: false,
+  won: false,
+  gained: null,
+  lost: null,
+} as const satisfies Partial<Control>;
 
 /** What the other side did about it: a reaction word, or an action word when it was itself an attack. */
 export type ReactionUse = {
@@ -52,6 +72,27 @@ export type ReactionUse = {
   readonly deciding: boolean;
 };
 export type ReasonUse = { readonly id: string; readonly reason: string; readonly main: boolean };
+
+/** A mistake in the attempt: whose, whether the other side brought it about or it was given away, what it was (a reason), and until when it could still have been mended. */
+export type ErrorUse = {
+  readonly id: string;
+  readonly by: 'subject' | 'opponent';
+  readonly cause: 'brought about' | 'given away';
+  readonly what: string | null;
+  readonly until: Instant | null;
+};
+
+/** Parts of an attempt of which one may be unsure. */
+export const DOUBT_FIELDS = ['state', 'controls', 'action', 'reactions', 'finish', 'result', 'reasons'] as const;
+export type DoubtField = (typeof DOUBT_FIELDS)[number];
+
+/** Something about a part of an attempt that waits to be settled: what is said is unsure, or nobody has a word for it yet. `at` is the frame on which to look. */
+export type Doubt = {
+  readonly field: DoubtField;
+  readonly kind: 'unsure' | 'unknown';
+  readonly text: string;
+  readonly at: Instant;
+};
 
 /** What happened: one side, one action, one aim. Lists are in their order. */
 export type Attempt = {
@@ -72,13 +113,26 @@ export type Attempt = {
   readonly parentId: string | null;
   readonly series: number;
   readonly counterOfId: string | null;
+  /** Set by hand: the attempt that this one follows, whatever the rules would find. */ readonly followsId:
+    string | null;
+  /** Cut by hand: it follows nothing. */ readonly isCut: boolean;
+  /** Of a bait: the reaction that was wanted. */ readonly wanted: string | null;
   readonly start: Instant;
   readonly commit: Instant | null;
   readonly end: Instant;
   readonly controls: readonly Control[];
   readonly reactions: readonly ReactionUse[];
   readonly reasons: readonly ReasonUse[];
+  readonly errors: readonly ErrorUse[];
+  /** At most one for each part. */ readonly doubts: readonly Doubt[];
 };
+
+/** Instants of a clip that have a name, in the order in which they mostly come; the attempt's own start, commit and end lie among them. */
+export const KEY_MOMENTS = ['set-up', 'grips on', 'off balance', 'control', 'finish'] as const;
+/** A named instant of a clip, in frames of the clip's file. */
+export type KeyMoment = { readonly name: (typeof KEY_MOMENTS)[number]; readonly at: Instant };
+/** A stretch of a clip to be looked at over and over, at a speed of its own (1 = as it happened). */
+export type DetailLoop = { readonly id: string; readonly in: Instant; readonly out: Instant; readonly speed: number };
 
 /** A look at an attempt: the frames [in, out) of one angle's file. */
 export type Clip = {
@@ -89,7 +143,12 @@ export type Clip = {
   readonly in: Instant;
   readonly out: Instant;
   readonly note: string;
+  /** At most one of each name. */ readonly keyMoments: readonly KeyMoment[];
+  readonly loops: readonly DetailLoop[];
 };
+
+/** What nobody said of a clip. */
+export const BARE_CLIP = { note: '', keyMoments: [], loops: [] } as const satisfies Partial<Clip>;
 
 /**
  * A mark on footage: an instant at which something happened, not yet a clip. `pressed` is where the picture stood when the key was pressed, `at` where it was put back to

@@ -1,18 +1,27 @@
 import Joi from 'joi';
 import {
+  DOUBT_FIELDS,
+  HOLD_DEPTHS,
+  KEY_MOMENTS,
   REACHES,
   RESETS,
   RESULTS,
   SETTINGS,
   SPAN_KINDS,
+  THUMBS,
   type Angle,
   type Attempt,
   type BARE_SHEET,
+  type Clip,
   type Control,
+  type DetailLoop,
+  type Doubt,
+  type ErrorUse,
   type Finish,
   type Footage,
   type FootageSpan,
   type Instant,
+  type KeyMoment,
   type ReactionUse,
   type ReasonUse,
   type Result,
@@ -77,6 +86,14 @@ const control = Joi.object<Control, true>({
     .valid(...REACHES, null)
     .default(null),
   cloth: Joi.boolean().required(),
+  depth: Joi.string()
+    .valid(...HOLD_DEPTHS, null)
+    .default(null),
+  thumb: Joi.string()
+    .valid(...THUMBS, null)
+    .default(null),
+  handed: Joi.boolean().default(false),
+  won: Joi.boolean().default(false),
   gained: instant.allow(null).required(),
   lost: instant.allow(null).required(),
 });
@@ -90,6 +107,22 @@ const reason = Joi.object<ReasonUse, true>({
   id: id().required(),
   reason: key().required(),
   main: Joi.boolean().required(),
+});
+
+const error = Joi.object<ErrorUse, true>({
+  id: id().required(),
+  by: Joi.string().valid('subject', 'opponent').required(),
+  cause: Joi.string().valid('brought about', 'given away').required(),
+  what: key().allow(null).required(),
+  until: instant.allow(null).required(),
+});
+const doubt = Joi.object<Doubt, true>({
+  field: Joi.string()
+    .valid(...DOUBT_FIELDS)
+    .required(),
+  kind: Joi.string().valid('unsure', 'unknown').required(),
+  text: text(NAME_LIMIT).required(),
+  at: instant.required(),
 });
 
 /** What can be said of an attempt; everything is optional but whose action it is. */
@@ -111,6 +144,11 @@ export type AttemptFields = Pick<
   | 'parentId'
   | 'series'
   | 'counterOfId'
+  | 'followsId'
+  | 'isCut'
+  | 'wanted'
+  | 'errors'
+  | 'doubts'
 > & { readonly startFrame: number; readonly commitFrame: number | null; readonly endFrame: number };
 
 const attemptFields = {
@@ -137,6 +175,11 @@ const attemptFields = {
   parentId: id().allow(null),
   series: Joi.number().integer().min(1).max(99),
   counterOfId: id().allow(null),
+  followsId: id().allow(null),
+  isCut: Joi.boolean(),
+  wanted: key().allow(null),
+  errors: Joi.array<readonly ErrorUse[]>().items(error).max(LIST_LIMIT),
+  doubts: Joi.array<readonly Doubt[]>().items(doubt).unique('field'),
 };
 
 /** Everything in one edit carries the edit's id (made by the client), so that sending it twice does it once. */
@@ -192,15 +235,39 @@ export const attemptEdit = Joi.object<AttemptEdit>({
   changes: Joi.object(attemptFields).min(1).required(),
 });
 
+const keyMoment = Joi.object<KeyMoment, true>({
+  name: Joi.string()
+    .valid(...KEY_MOMENTS)
+    .required(),
+  at: instant.required(),
+});
+const detailLoop = Joi.object<DetailLoop, true>({
+  id: id().required(),
+  in: instant.required(),
+  out: instant.required(),
+  speed: Joi.number().min(0.05).max(4).required(),
+});
+export type ClipFields = Pick<Clip, 'note' | 'keyMoments' | 'loops'> & {
+  readonly inFrame: number;
+  readonly outFrame: number;
+};
 export type ClipEdit = {
   readonly editId: string;
   readonly baseVersion: number;
-  readonly changes: { readonly inFrame?: number; readonly outFrame?: number; readonly note?: string };
+  readonly changes: Partial<ClipFields>;
 };
 export const clipEdit = Joi.object<ClipEdit>({
   editId: editId(),
   baseVersion: version(),
-  changes: Joi.object({ inFrame: frame(), outFrame, note: note() }).min(1).required(),
+  changes: Joi.object({
+    inFrame: frame(),
+    outFrame,
+    note: note(),
+    keyMoments: Joi.array().items(keyMoment).unique('name'),
+    loops: Joi.array().items(detailLoop).max(LIST_LIMIT),
+  })
+    .min(1)
+    .required(),
 });
 
 export type Removal = { readonly editId: string; readonly baseVersion: number };

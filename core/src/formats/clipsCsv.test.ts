@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import type { Attempt, Clip, MediaFile } from '../attempts/index.js';
+import { BARE_CLIP, type Attempt, type Clip, type MediaFile } from '../attempts/index.js';
 import type { Library } from '../library/index.js';
 import { FOOTAGE, LOGGED } from '../testing/workedExamples.js';
 import { timeTable } from '../timecode/index.js';
@@ -36,6 +36,7 @@ const clips: readonly Clip[] = attempts.map((a) => ({
   angleId: a.angleId,
   in: a.start,
   out: a.end,
+  ...BARE_CLIP,
   note: a.result === 'failed' ? '=looks like a formula, "quoted"\nand goes on' : '',
 }));
 const library: Library = {

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import type { Clip, KeptRoute, MediaFile } from '../attempts/index.js';
+import { BARE_CLIP, type Clip, type KeptRoute, type MediaFile } from '../attempts/index.js';
 import type { Library } from '../library/index.js';
 import { FOOTAGE, LOGGED } from '../testing/workedExamples.js';
 import { routeVtt } from './index.js';
@@ -25,7 +25,7 @@ const clip: Clip = {
   angleId: angle.id,
   in: { frame: 0, pts: 0 },
   out: { frame: 60, pts: 60 },
-  note: '',
+  ...BARE_CLIP,
 };
 const library: Library = {
   format: 'odograph-library',

@@ -1,4 +1,5 @@
 import {
+  BARE_HOLD,
   RESULT_WORDS,
   controlKey,
   depthWord,
@@ -20,6 +21,7 @@ import type { Meant, PhraseReading, SaidFinish, SaidPlace } from './types.js';
 type Hold = Omit<Control, 'id' | 'holder'>;
 
 const plainHold = (hold: SaidHold, words: Words): Hold => ({
+  ...BARE_HOLD,
   limb: hold.limb,
   limbSide: hold.limbSide,
   kind: hold.kind,
@@ -28,8 +30,6 @@ const plainHold = (hold: SaidHold, words: Words): Hold => ({
   targetSide: hold.targetSide,
   reach: hold.reach,
   cloth: words.target(hold.target)?.cloth ?? false,
-  gained: null,
-  lost: null,
 });
 
 /** A hold as controls: both of something are two, one on each side of what has sides. */

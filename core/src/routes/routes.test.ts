@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import type { Attempt, Control, PlaceId } from '../attempts/index.js';
+import { BARE_HOLD, type Attempt, type Control, type PlaceId } from '../attempts/index.js';
 import { buildLines, wilson, type Line, type Logged } from '../map/index.js';
 import { FOOTAGE, LOGGED, attemptOf } from '../testing/workedExamples.js';
 import { shippedWords } from '../vocabulary/index.js';
@@ -15,7 +15,7 @@ const hold = (id: string, limb: Control['limb'], target: string): Control => ({
   target,
   targetOwner: 'other',
   targetSide: null,
-  reach: null,
+  ...BARE_HOLD,
   cloth: false,
   gained: null,
   lost: null,

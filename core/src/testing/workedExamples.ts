@@ -49,6 +49,7 @@ export type Told = {
   readonly action: string;
   readonly to: string;
   readonly result: NonNullable<Attempt['result']>;
+  /** What the other side did, in order; a `!` in front = it was itself an attack. */ readonly met?: readonly string[];
   readonly more?: Partial<Attempt>;
 };
 
@@ -67,6 +68,12 @@ export const attemptOf = (t: Told): Attempt => ({
   result: t.result,
   finish: finishOf(t.to),
   commit: at(t.at[1]),
+  reactions: (t.met ?? []).map((what, i) => ({
+    id: `${t.id} reaction ${i}`,
+    what: what.replace('!', ''),
+    isAction: what.startsWith('!'),
+    deciding: false,
+  })),
   ...t.more,
 });
 
@@ -88,8 +95,19 @@ export const TOLD: readonly Told[] = [
     action: 'head-and-arm-pass',
     to: side,
     result: 'success',
+    met: ['frames', 'hips-out'],
   },
-  { id: '02', in: 'F4', by: 'a', at: [20, 21, 24], from: closed, action: 'hip-bump', to: closed, result: 'failed' },
+  {
+    id: '02',
+    in: 'F4',
+    by: 'a',
+    at: [20, 21, 24],
+    from: closed,
+    action: 'hip-bump',
+    to: closed,
+    result: 'failed',
+    met: ['posts'],
+  },
   {
     id: '03',
     in: 'F4',
@@ -109,6 +127,7 @@ export const TOLD: readonly Told[] = [
     action: 'double-leg',
     to: 'turtle/bottom',
     result: 'failed',
+    met: ['!go-behind'],
   },
   {
     id: '05',
@@ -151,6 +170,7 @@ export const TOLD: readonly Told[] = [
     action: 'body-lock-pass',
     to: 'turtle/top',
     result: 'partial',
+    met: ['turtles'],
   },
   {
     id: '09',
@@ -171,6 +191,7 @@ export const TOLD: readonly Told[] = [
     action: 'rear-choke',
     to: back,
     result: 'failed',
+    met: ['holds-hand'],
     more: { depth: 3 },
   },
   {
@@ -182,6 +203,7 @@ export const TOLD: readonly Told[] = [
     action: 'collar-choke',
     to: mount,
     result: 'success',
+    met: ['hands-to-collar'],
     more: { intent: 'bait' },
   },
   {
@@ -193,6 +215,7 @@ export const TOLD: readonly Told[] = [
     action: 'armlock',
     to: 'armlock-hold/attacker',
     result: 'partial',
+    met: ['clasps'],
   },
   {
     id: '13',

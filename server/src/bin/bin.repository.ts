@@ -23,6 +23,7 @@ const PURGES: readonly string[] = [
   ),
   `UPDATE attempts a JOIN attempts p ON p.academy_id = a.academy_id AND p.id = a.parent_id SET a.parent_id = NULL WHERE p.deleted_at < :old`,
   `UPDATE attempts a JOIN attempts p ON p.academy_id = a.academy_id AND p.id = a.counter_of_id SET a.counter_of_id = NULL WHERE p.deleted_at < :old`,
+  `UPDATE attempts a JOIN attempts p ON p.academy_id = a.academy_id AND p.id = a.follows_id SET a.follows_id = NULL WHERE p.deleted_at < :old`,
   `UPDATE moments m JOIN attempts a ON a.academy_id = m.academy_id AND a.id = m.attempt_id SET m.attempt_id = NULL WHERE a.deleted_at < :old`,
   `DELETE a FROM attempts a LEFT JOIN clips c ON c.academy_id = a.academy_id AND c.attempt_id = a.id WHERE a.deleted_at < :old AND c.id IS NULL`,
   `DELETE g FROM angles g LEFT JOIN attempts a ON a.academy_id = g.academy_id AND a.angle_id = g.id LEFT JOIN clips c ON c.academy_id = g.academy_id AND c.angle_id = g.id
@@ -128,8 +129,8 @@ export class BinRepository {
       action: `a.action = :id OR ${list('attempt_reactions', 'b.is_action AND b.what = :id')}`,
       target: list('controls', 'b.target = :id'),
       submission: "a.finish_kind = 'submission' AND a.finish_key = :id",
-      reaction: list('attempt_reactions', 'NOT b.is_action AND b.what = :id'),
-      reason: list('attempt_reasons', 'b.reason = :id'),
+      reaction: `a.wanted = :id OR ${list('attempt_reactions', 'NOT b.is_action AND b.what = :id')}`,
+      reason: `JSON_CONTAINS(JSON_EXTRACT(a.errors, '$[*].what'), JSON_QUOTE(:id)) OR ${list('attempt_reasons', 'b.reason = :id')}`,
     };
     const attempts = await this.count(
       `SELECT COUNT(*) AS n FROM attempts a WHERE a.academy_id = :academy AND a.deleted_at IS NULL AND (${says[kind]!})`,

@@ -1,5 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
-import type { Attempt, Control } from '@odograph/core';
+import { BARE_CLIP, type Attempt, type Instant } from '@odograph/core';
 import type {
   AttemptEdit,
   AttemptFields,
@@ -45,25 +45,38 @@ const scalarRow = (fields: Partial<AttemptFields>, times: FrameTimes): Row => {
   return row;
 };
 
-/** Holds with the presentation times of their instants as the file has them; instants outside the angle are refused. */
-const timedHolds = (
+type Frames = { readonly fromFrame: number; readonly toFrame: number };
+
+/** Gives an instant with the presentation time that the file has for it; one outside the angle is refused by the name of its field. */
+const timing =
+  ({ fromFrame, toFrame }: Frames, times: FrameTimes, prefix: string) =>
+  <T extends Instant | null>(at: T, field: string): T => {
+    if (at && (at.frame < fromFrame || at.frame > toFrame))
+      throw invalid(`${prefix}.${field}`, 'lies outside the footage');
+    return (at && times.instant(at.frame)) as T;
+  };
+
+/** What is said with instants in it (holds, mistakes, doubts), with the presentation times of the file. */
+const timedParts = (
   fields: Partial<AttemptFields>,
-  angle: { readonly fromFrame: number; readonly toFrame: number },
+  angle: Frames,
   times: FrameTimes,
   prefix: string,
 ): Partial<AttemptFields> => {
-  if (!fields.controls) return fields;
-  const timed = (at: Control['gained'], field: string): Control['gained'] => {
-    if (at && (at.frame < angle.fromFrame || at.frame > angle.toFrame))
-      throw invalid(`${prefix}.controls.${field}`, 'lies outside the footage');
-    return at && times.instant(at.frame);
+  const timed = timing(angle, times, prefix);
+  const { controls, errors, doubts } = fields;
+  return {
+    ...fields,
+    ...(controls && {
+      controls: controls.map((c, i) => ({
+        ...c,
+        gained: timed(c.gained, `controls.${i}.gained`),
+        lost: timed(c.lost, `controls.${i}.lost`),
+      })),
+    }),
+    ...(errors && { errors: errors.map((e, i) => ({ ...e, until: timed(e.until, `errors.${i}.until`) })) }),
+    ...(doubts && { doubts: doubts.map((d, i) => ({ ...d, at: timed(d.at, `doubts.${i}.at`) })) }),
   };
-  const controls = fields.controls.map((c, i) => ({
-    ...c,
-    gained: timed(c.gained, `${i}.gained`),
-    lost: timed(c.lost, `${i}.lost`),
-  }));
-  return { ...fields, controls };
 };
 
 const clamp = (x: number, low: number, high: number): number => Math.min(high, Math.max(low, x));
@@ -108,13 +121,16 @@ export class ClipsService {
     const endFrame = attempt.endFrame ?? clip.outFrame;
     this.checkInstants(clip.inFrame, startFrame, attempt.commitFrame ?? null, endFrame, clip.outFrame);
     checkWords(attempt, await this.library.words(academyId), `${at}attempt`);
-    const timed = timedHolds(attempt, angle, times, `${at}attempt`);
+    const timed = timedParts(attempt, angle, times, `${at}attempt`);
     return async (edit) => {
       const scalars = {
         shownAs: 'right',
         series: 1,
         intent: 'own',
-        ...scalarRow({ ...attempt, startFrame, endFrame }, times),
+        isCut: false,
+        errors: [],
+        doubts: [],
+        ...scalarRow({ ...timed, startFrame, endFrame }, times),
         footageId: angle.footageId,
         angleId: clip.angleId,
       };
@@ -150,6 +166,7 @@ export class ClipsService {
       inPts: inAt.pts,
       outFrame: outAt.frame,
       outPts: outAt.pts,
+      ...BARE_CLIP,
       note: clip.note ?? '',
     });
   }
@@ -162,7 +179,7 @@ export class ClipsService {
     footageId: string,
     prefix: string,
   ): Promise<void> {
-    for (const field of ['parentId', 'counterOfId'] as const) {
+    for (const field of ['parentId', 'counterOfId', 'followsId'] as const) {
       const other = fields[field];
       if (!other) continue;
       if (other === id) throw invalid(`${prefix}.${field}`, 'must be another attempt');
@@ -185,17 +202,18 @@ export class ClipsService {
     const commit = changes.commitFrame === undefined ? (before.commit?.frame ?? null) : changes.commitFrame;
     if ('startFrame' in changes || 'endFrame' in changes || 'commitFrame' in changes)
       this.checkInstants(angle.fromFrame, start, commit, end, angle.toFrame);
+    const timed = timedParts(changes, angle, times, 'changes');
     const touched = await this.changes.edit(session, editId, async (edit) => {
       await this.checkReferences(edit, changes, id, before.footageId, 'changes');
       await edit.update(
         'attempt',
         id,
         baseVersion,
-        scalarRow(changes, times),
+        scalarRow(timed, times),
         () => this.differences(changes, before),
         (field) => COLUMNS[field] ?? [field],
       );
-      const lists = await this.writeLists(edit, id, before, timedHolds(changes, angle, times, 'changes'));
+      const lists = await this.writeLists(edit, id, before, timed);
       for (const list of lists) await edit.bump('attempt', id, list);
     });
     return this.library.changed(academy, touched);
@@ -213,9 +231,17 @@ export class ClipsService {
     this.checkRange(inFrame, outFrame, angle, 'changes');
     const touched = await this.changes.edit(session, editId, async (edit) => {
       const row: Row = { ...(changes.note === undefined ? {} : { note: changes.note }) };
+      const timed = timing(angle, times, 'changes');
+      if (changes.keyMoments)
+        row['keyMoments'] = changes.keyMoments.map((m, i) => ({ ...m, at: timed(m.at, `keyMoments.${i}.at`) }));
+      if (changes.loops)
+        row['loops'] = changes.loops.map((l, i) => {
+          if (l.out.frame <= l.in.frame) throw invalid(`changes.loops.${i}.out`, 'must come after in');
+          return { ...l, in: timed(l.in, `loops.${i}.in`), out: timed(l.out, `loops.${i}.out`) };
+        });
       if (changes.inFrame !== undefined) Object.assign(row, { inFrame, inPts: times.instant(inFrame).pts });
       if (changes.outFrame !== undefined) Object.assign(row, { outFrame, outPts: times.instant(outFrame).pts });
-      const theirs: Record<string, unknown> = { inFrame: clip.in.frame, outFrame: clip.out.frame, note: clip.note };
+      const theirs: Record<string, unknown> = { ...clip, inFrame: clip.in.frame, outFrame: clip.out.frame };
       await edit.update('clip', id, baseVersion, row, () =>
         Object.entries(changes).map(([field, yours]) => ({ field, yours, theirs: theirs[field] })),
       );

@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import type { Attempt, Clip, Library, MediaFile } from '@odograph/core';
+import { BARE_HOLD, type Attempt, type Clip, type Library, type MediaFile } from '@odograph/core';
 import { v7 as newId } from 'uuid';
 import type { Models } from '../database/models.js';
 import { MODELS } from '../database/tokens.js';
@@ -15,7 +15,7 @@ const control = (id: string, more: object = {}): object => ({
   target: 'collar',
   targetOwner: 'other',
   targetSide: 'left',
-  reach: null,
+  ...BARE_HOLD,
   cloth: true,
   gained: null,
   lost: null,

@@ -30,5 +30,9 @@ export const checkWords = (fields: Partial<AttemptFields>, words: Words, prefix:
     need(`reactions.${i}.what`, (r.isAction ? words.action(r.what) : words.get('reaction', r.what)) !== undefined),
   );
   fields.reasons?.forEach((r, i) => need(`reasons.${i}.reason`, words.get('reason', r.reason) !== undefined));
+  if (fields.wanted) need('wanted', words.get('reaction', fields.wanted) !== undefined);
+  fields.errors?.forEach((e, i) =>
+    need(`errors.${i}.what`, e.what === null || words.get('reason', e.what) !== undefined),
+  );
   if (wrong.length) throw new Refused({ code: 'invalid', facts: { fields: wrong } });
 };

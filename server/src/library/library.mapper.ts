@@ -94,7 +94,7 @@ const state = (position: unknown, role: unknown): State | null =>
   typeof position === 'string' ? { position, role: role as State['role'] } : null;
 
 export const toClip = (row: Row): Clip => ({
-  ...pick<Clip>(row, 'id', 'version', 'attemptId', 'angleId', 'note'),
+  ...pick<Clip>(row, 'id', 'version', 'attemptId', 'angleId', 'note', 'keyMoments', 'loops'),
   in: instant(row, 'in')!,
   out: instant(row, 'out')!,
 });
@@ -145,6 +145,10 @@ export const toControl = (row: Row): Control => ({
     'targetSide',
     'reach',
     'cloth',
+    'depth',
+    'thumb',
+    'handed',
+    'won',
   ),
   gained: instant(row, 'gained'),
   lost: instant(row, 'lost'),
@@ -160,6 +164,10 @@ export const fromControl = (c: Control, ordinal: number): Row => ({
   targetSide: c.targetSide,
   reach: c.reach,
   cloth: c.cloth,
+  depth: c.depth,
+  thumb: c.thumb,
+  handed: c.handed,
+  won: c.won,
   ...fromInstant('gained', c.gained),
   ...fromInstant('lost', c.lost),
 });
@@ -203,6 +211,11 @@ export const SAID_AS_IS = [
   'parentId',
   'series',
   'counterOfId',
+  'followsId',
+  'isCut',
+  'wanted',
+  'errors',
+  'doubts',
 ] as const satisfies readonly (keyof Attempt)[];
 
 export const toAttempt = (

@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import {
+  BARE_HOLD,
   RowTable,
   Tally,
   applyRows,
@@ -90,7 +91,7 @@ describe('rows for the map', () => {
       target: 'wrist',
       targetOwner: 'other',
       targetSide: 'left',
-      reach: null,
+      ...BARE_HOLD,
       cloth: false,
       gained: null,
       lost: null,

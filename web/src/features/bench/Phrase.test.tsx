@@ -2,7 +2,7 @@
 import { afterEach, describe, expect, jest, test } from '@jest/globals';
 import { ChakraProvider } from '@chakra-ui/react';
 import { configureStore } from '@reduxjs/toolkit';
-import type { Attempt } from '@odograph/core';
+import { BARE_HOLD, type Attempt } from '@odograph/core';
 import { cleanup, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { Provider } from 'react-redux';
@@ -128,7 +128,7 @@ describe('the phrase', () => {
       target: 'wrist',
       targetOwner: 'other',
       targetSide: null,
-      reach: null,
+      ...BARE_HOLD,
       cloth: false,
       gained: null,
       lost: null,

@@ -1,4 +1,4 @@
-import { draftAttempt, ptsOf, type Clip, type Instant, type Subject, type TimeTable } from '@odograph/core';
+import { BARE_CLIP, draftAttempt, ptsOf, type Clip, type Instant, type Subject, type TimeTable } from '@odograph/core';
 import { v7 as newId } from 'uuid';
 import type { PendingEdit } from '../library/index.js';
 
@@ -19,7 +19,7 @@ export const newClipEdit = (of: {
     clipId = newId();
   const [start, end] = [instantAt(table, inFrame), instantAt(table, outFrame)];
   const attempt = draftAttempt({ id: attemptId, footageId, angleId, subject, start, end });
-  const clip: Clip = { id: clipId, version: 0, attemptId, angleId, in: start, out: end, note: '' };
+  const clip: Clip = { id: clipId, version: 0, attemptId, angleId, in: start, out: end, ...BARE_CLIP };
   return {
     kind: 'new clip',
     editId,

@@ -1,4 +1,4 @@
-import { angleClock, fileSeconds, footageSeconds, frameAtS, ptsOf, type TimeTable } from '@odograph/core';
+import { BARE_CLIP, angleClock, fileSeconds, footageSeconds, frameAtS, ptsOf, type TimeTable } from '@odograph/core';
 import { useState } from 'react';
 import { useDispatch } from 'react-redux';
 import { useSearchParams } from 'react-router';
@@ -75,7 +75,7 @@ export const useCameras = (
       angleId: bench.angle.id,
       in: instantAt(table, inFrame),
       out: instantAt(table, outFrame),
-      note: '',
+      ...BARE_CLIP,
     };
     dispatch(editQueued({ kind: 'new look', editId: newId(), clip }));
     setSearch({ camera: bench.angle.id, clip: clip.id, frame: String(inFrame) }, { replace: true });

@@ -1,5 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import {
+  BARE_CLIP,
   CLIP_COLUMNS,
   NEEDED_COLUMNS,
   draftAttempt,
@@ -53,7 +54,7 @@ const madeOf = (row: Makes, table: TimeTable): Made => {
   const { angleId, inFrame, outFrame, note } = row;
   return {
     attempt,
-    clip: { id: clipId, version: 0, attemptId: id, angleId, in: attempt.start, out: attempt.end, note },
+    clip: { ...BARE_CLIP, id: clipId, version: 0, attemptId: id, angleId, in: attempt.start, out: attempt.end, note },
     body: {
       attempt: { id, subject, state, action, intent, result, depth, finish, controls, reactions, reasons },
       clip: { id: clipId, angleId, inFrame, outFrame, note },

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { matchWords, shippedWords, type Attempt } from '@odograph/core';
+import { BARE_HOLD, matchWords, shippedWords, type Attempt } from '@odograph/core';
 import { attemptWith, libraryWith } from '../../../test/library.js';
 import { clipViews } from '../library/index.js';
 import { FACETS, facetOf, type FacetKey } from './facets.js';
@@ -16,7 +16,7 @@ const hold = (id: string, target: string, cloth: boolean): Attempt['controls'][n
   target,
   targetOwner: 'other',
   targetSide: null,
-  reach: null,
+  ...BARE_HOLD,
   cloth,
   gained: null,
   lost: null,
