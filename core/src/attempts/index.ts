@@ -21,6 +21,7 @@ export {
   isNearFinish,
   isResisted,
   missingParts,
+  proposedFinish,
   proposedResult,
   standingOf,
   type Standing,

@@ -30,6 +30,10 @@ export const finishOf = (
     : undefined;
 };
 
+/** Where an attempt is proposed to have ended: what its action aims at, where that is one place or one submission. */
+export const proposedFinish = (attempt: Pick<Attempt, 'state' | 'action'>, words: Words): Finish | null =>
+  finishOf({ ...attempt, result: 'success', finish: null }, words)?.finish ?? null;
+
 /** A finish of which the role of the place may not be said. */
 type OpenFinish = Exclude<Finish, { kind: 'state' }> | { kind: 'state'; position: string; role: Role | null };
 

@@ -15,6 +15,7 @@ export type {
   SessionLook,
 } from './answers.js';
 export { NAME_LIMIT, PASSWORD_LEAST } from './fields.js';
+export * from './attempts.js';
 export * from './requests.js';
 export * from './people.js';
 export * from './words.js';

@@ -14,9 +14,12 @@ import {
   type State,
 } from '../attempts/index.js';
 import type { ActionKind, Role, Sayable, Words } from '../vocabulary/index.js';
+import type { Usual } from './usual.js';
 
 /** What stands in the context is offered first; what only may follow comes behind it. Added to the score of a match. */
 const LIKELY = 0.3;
+/** What is said most often here stands so much higher. */
+const USUAL = 0.25;
 const UNLIKELY = -0.15;
 
 const ROLE_ALIASES: Record<Role, readonly string[]> = {
@@ -27,32 +30,45 @@ const ROLE_ALIASES: Record<Role, readonly string[]> = {
   defender: ['defender', 'in'],
 };
 
-const textsOfPlace = (name: string, aliases: readonly string[], role: Role): readonly string[] =>
-  [name, ...aliases].flatMap((text) => ROLE_ALIASES[role].map((word) => (word ? `${text}, ${word}` : text)));
+/** The role stands in front: it is told apart by its first letter, where the names of both roles would be typed to their end. */
+const textsOfPlace = (name: string, aliases: readonly string[], role: Role): readonly string[] => {
+  const texts = [name, ...aliases].flatMap((text) =>
+    ROLE_ALIASES[role].map((word) => (word ? `${text}, ${word}` : text)),
+  );
+  return role === 'even' ? texts : [`${role} ${name}`, ...texts];
+};
 
-/** Every place one can be in. Those in `likely` (where the attempt before ended) are offered first. */
-export const placeChoices = (words: Words, likely: readonly PlaceId[] = []): readonly Sayable<State>[] =>
+/** Every place one can be in. Those in `likely` (where the attempt before ended) are offered first, then those from which one usually acts. */
+export const placeChoices = (words: Words, likely: readonly PlaceId[] = [], usual?: Usual): readonly Sayable<State>[] =>
   words.of('position').flatMap((position) =>
     position.roles.map((role): Sayable<State> => {
       const value: State = { position: position.key, role };
-      const bonus = likely.includes(stateId(value)) ? LIKELY : 0;
+      const bonus = (likely.includes(stateId(value)) ? LIKELY : 0) + USUAL * (usual?.place(value) ?? 0);
       return { value, texts: textsOfPlace(position.name, position.aliases, role), bonus };
     }),
   );
 
-/** Every action. Those that can start in the family of the state are offered first. */
-export const entryChoices = (words: Words, state: State | null): readonly Sayable<string>[] => {
+/** Every action. Those that can start in the family of the state are offered first, then what is usual from it. */
+export const entryChoices = (words: Words, state: State | null, usual?: Usual): readonly Sayable<string>[] => {
   const family = state && placeFamily(stateId(state), words);
   return words.of('action').map((action) => ({
     value: action.key,
     texts: [action.name, ...action.aliases],
-    bonus: family === null ? 0 : action.from.some((f) => f === family) ? LIKELY : 0,
+    bonus:
+      (family !== null && action.from.some((f) => f === family) ? LIKELY : 0) +
+      USUAL * (usual?.action(action.key, state) ?? 0),
   }));
 };
 
-/** Where an attempt may end: every place, every submission won or lost, every restart. What the action aims at is offered first. */
-export const finishChoices = (words: Words, state: State | null, action: string | null): readonly Sayable<Finish>[] => {
-  const bonusOf = (finish: Finish): number => {
+/** Where an attempt may end: every place, every submission won or lost, every restart. What the action aims at is offered first, then where it usually ends. */
+export const finishChoices = (
+  words: Words,
+  state: State | null,
+  action: string | null,
+  usual?: Usual,
+): readonly Sayable<Finish>[] => {
+  const bonusOf = (finish: Finish): number => fits(finish) + USUAL * (usual?.finish(finish, state, action) ?? 0);
+  const fits = (finish: Finish): number => {
     if (isAimedAt(finish, action ?? '', words)) return LIKELY;
     if (state && finish.kind === 'state' && stateId(finish) === stateId(state)) return LIKELY / 2;
     return finish.kind === 'submission' && !finish.won ? UNLIKELY : 0;
@@ -79,8 +95,17 @@ export const finishChoices = (words: Words, state: State | null, action: string 
   return [...states, ...submissions, ...resets];
 };
 
-export const reactionChoices = (words: Words): readonly Sayable<string>[] =>
-  words.of('reaction').map((r) => ({ value: r.key, texts: [r.name, ...r.aliases] }));
+/** Every reaction, first what is usual against the action. */
+export const reactionChoices = (
+  words: Words,
+  action: string | null = null,
+  usual?: Usual,
+): readonly Sayable<string>[] =>
+  words.of('reaction').map((r) => ({
+    value: r.key,
+    texts: [r.name, ...r.aliases],
+    bonus: USUAL * (usual?.reaction(r.key, action) ?? 0),
+  }));
 
 export const reasonChoices = (words: Words): readonly Sayable<string>[] =>
   words.of('reason').map((r) => ({ value: r.key, texts: [r.name, ...r.aliases] }));

@@ -59,6 +59,8 @@ const fit = (typed: string, word: string): number => {
   return 0.6 - 0.15 * slips + 0.05 * Math.min(1, typed.length / word.length);
 };
 
+/** A name that is begun with exactly what was typed, from its first letter on. */
+const BEGUN = 1;
 /** A text that is typed whole stands before anything that only the context favours. */
 const WHOLE = 0.5;
 
@@ -86,14 +88,14 @@ const scoreText = (typed: readonly string[], words: readonly string[]): number =
 };
 
 /** The texts of a choice taken apart, once for as long as the choice is there. */
-type Prepared = { readonly words: readonly string[]; readonly initials: string };
+type Prepared = { readonly words: readonly string[]; readonly initials: string; readonly letters: string };
 const known = new WeakMap<readonly string[], readonly Prepared[]>();
 const prepared = (texts: readonly string[]): readonly Prepared[] => {
   const before = known.get(texts);
   if (before) return before;
   const made = texts.map((text) => {
     const words = tokens(text);
-    return { words, initials: words.map((w) => w[0]).join('') };
+    return { words, initials: words.map((w) => w[0]).join(''), letters: words.join('') };
   });
   known.set(texts, made);
   return made;
@@ -101,17 +103,20 @@ const prepared = (texts: readonly string[]): readonly Prepared[] => {
 
 /**
  * What a typed text may mean, best first; ties keep the order given. Every typed token has to fit a token of one way of saying it, whole, begun or
- * with a slip (none below 4 letters, one from 4, two from 8); initials count from two letters on. An empty text fits everything.
+ * with a slip (none below 4 letters, one from 4, two from 8); initials count from two letters on; the name itself may be typed without its spaces. An empty text fits everything.
  */
 export const matchWords = <T>(typed: string, choices: readonly Sayable<T>[]): readonly Match<T>[] => {
   const wanted = tokens(typed);
+  const wantedLetters = wanted.join('');
   const found = choices.flatMap((choice): Match<T>[] => {
     if (!wanted.length) return [{ value: choice.value, text: choice.texts[0] ?? '', score: choice.bonus ?? 0 }];
     let best = 0,
       bestText = '';
-    prepared(choice.texts).forEach(({ words, initials }, i) => {
+    prepared(choice.texts).forEach(({ words, initials, letters }, i) => {
       let score = scoreText(wanted, words) * (i === 0 ? 1 : 0.97);
       if (wanted.length === 1 && wanted[0]!.length >= 2 && initials === wanted[0]) score = Math.max(score, 0.95);
+      if (i === 0 && letters.startsWith(wantedLetters))
+        score = Math.max(score, BEGUN + (letters === wantedLetters ? WHOLE : 0));
       if (score > best) {
         best = score;
         bestText = choice.texts[i]!;
