@@ -26,7 +26,7 @@ export {
   standingOf,
   type Standing,
 } from './standing.js';
-export { controlKey, mirrorControl, normaliseSides, otherSide } from './sides.js';
+export { controlKey, mirrorAttempt, mirrorControl, normaliseSides, otherSide } from './sides.js';
 export { RESULT_WORDS, depthWord, sayAttempt, sayControl, type SaidPart } from './sentence.js';
 export { USUAL_KIND, readControls } from './readControl.js';
 export { courseOf, linkAttempts, type CoursePoint, type CourseRun, type Link, type Timed } from './chains.js';
@@ -46,4 +46,5 @@ export {
 } from './spans.js';
 export { AGAIN, repeated, sameTry, type Again } from './again.js';
 export { answersIn, lineReaction, type Answer } from './answers.js';
+export { handedOver, isHeldAt, limbsOn } from './heldNow.js';
 export { contradictionsIn, mirrorContradiction, sidesAgainst, type Contradiction } from './contradictions.js';

@@ -9,9 +9,16 @@ export const mirrorControl = (control: Control): Control => ({
   targetSide: control.targetSide && otherSide(control.targetSide),
 });
 
+/** The same attempt on the other side: every side that is said is the other one. */
+export const mirrorAttempt = <T extends Pick<Attempt, 'lead' | 'controls'>>(attempt: T): T => ({
+  ...attempt,
+  lead: attempt.lead && otherSide(attempt.lead),
+  controls: attempt.controls.map(mirrorControl),
+});
+
 /** The normal form of sides: lead right. With lead left every side is swapped; with no lead said all stays as it is. */
 export const normaliseSides = <T extends Pick<Attempt, 'lead' | 'controls'>>(attempt: T): T =>
-  attempt.lead === 'left' ? { ...attempt, lead: 'right', controls: attempt.controls.map(mirrorControl) } : attempt;
+  attempt.lead === 'left' ? mirrorAttempt(attempt) : attempt;
 
 /** A control without its instants and id, as one string: equal strings mean the same hold. */
 export const controlKey = (c: Control): string =>

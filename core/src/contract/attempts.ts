@@ -24,7 +24,7 @@ import {
   type Subject,
 } from '../attempts/index.js';
 import { CONTROL_KINDS, LIMBS } from '../vocabulary/index.js';
-import { NAME_LIMIT, byKind, editId, frame, id, key, name, role, text, version } from './fields.js';
+import { NAME_LIMIT, byKind, editId, frame, id, key, role, text, version } from './fields.js';
 
 /** Longest note that is kept, in characters. */
 export const NOTE_LIMIT = 4000;

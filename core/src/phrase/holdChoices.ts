@@ -15,7 +15,7 @@ type Hold = Omit<Control, 'id'>;
 const SIDE_LETTERS: Record<Side, string> = { left: 'L', right: 'R' };
 
 /** The kind that a hold has where nobody says one. */
-const plainKind = (limb: Limb, target: TargetWord | undefined): ControlKind =>
+export const plainKind = (limb: Limb, target: TargetWord | undefined): ControlKind =>
   target?.key === 'mat' ? 'post' : limb === 'hand' && target?.key === 'underarm' ? 'underhook' : USUAL_KIND[limb];
 
 /**
@@ -43,10 +43,15 @@ export const holdName = (hold: Hold, words: Words): string => {
 
 const letters = (text: string): string => text.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, '');
 
+const isOfHand = (limb: Limb): boolean => limb === 'hand' || limb === 'arm';
+/** Cloth, and what is held by hands only. */
+const FOR_HANDS: ReadonlySet<string> = new Set(['hand', 'wrist', 'face', 'toes', 'underarm']);
+
 /** What a limb can be said to do to a target without anybody having said it before. An underhook is of the arm. */
 const canBe = (kind: ControlKind, limb: Limb, target: TargetWord): boolean => {
   if (kind === 'underhook') return limb === 'arm' && target.key === 'underarm';
-  return kind === plainKind(limb, target) || (kind === 'frame' && limb !== 'hips');
+  if (!isOfHand(limb) && (target.cloth || FOR_HANDS.has(target.key))) return false;
+  return kind === plainKind(limb, target) || (kind === 'frame' && limb !== 'hips' && target.key !== 'mat');
 };
 
 /** What hands and feet can do to everything there is a word for: the ground on which the usual holds stand. */
@@ -93,9 +98,8 @@ const isTaken = (hold: Hold, held: readonly Hold[]): boolean =>
   held.some(
     (h) =>
       h.limbSide === hold.limbSide &&
-      (h.limb === hold.limb || (isOfArm(h.limb) && isOfArm(hold.limb)) || (isOfLeg(h.limb) && isOfLeg(hold.limb))),
+      (h.limb === hold.limb || (isOfHand(h.limb) && isOfHand(hold.limb)) || (isOfLeg(h.limb) && isOfLeg(hold.limb))),
   );
-const isOfArm = (limb: Limb): boolean => limb === 'hand' || limb === 'arm';
 const isOfLeg = (limb: Limb): boolean => limb === 'foot' || limb === 'leg' || limb === 'knee';
 
 /** A limb that holds already, cloth where nobody wears any: still there, behind the others. */

@@ -7,7 +7,7 @@ export {
   reasonChoices,
   resultChoices,
 } from './choices.js';
-export { holdFinder, holdName, type FoundHold } from './holdChoices.js';
+export { holdFinder, holdName, plainKind, type FoundHold } from './holdChoices.js';
 export { Usual } from './usual.js';
 export { readPhrase } from './reader.js';
 export { changesSaid, partsSaid, sayMeant, type Following, type SaidParts } from './said.js';

@@ -30,8 +30,8 @@ const Field = chakra('input', {
   },
 });
 
-/** A choice by its name; `via` is the alias that fitted, where that is another. */
-export type Found<T> = { readonly value: T; readonly name: string; readonly via: string };
+/** A choice by its name; `via` is the alias that fitted, where that is another; `more` says what a short name means. */
+export type Found<T> = { readonly value: T; readonly name: string; readonly via: string; readonly more?: string };
 
 /** Finds among a fixed list of choices: by names, aliases, beginnings, slips of the key. */
 export const among = <T,>(choices: readonly Sayable<T>[]): ((typed: string) => readonly Found<T>[]) => {
@@ -58,6 +58,10 @@ export type WordFieldProps<T> = {
   readonly onNext?: () => void;
   /** Several can be said: the field empties after each and stays. */
   readonly several?: boolean;
+  /** What follows from the rest: shown with a question mark while nothing is said, and taken by Enter. */
+  readonly proposed?: { readonly value: T; readonly name: string } | null;
+  /** A text that ends in a question mark: nobody has a word for it yet, or, with nothing before the mark, what is said is unsure. */
+  readonly onDoubt?: ((text: string) => void) | undefined;
   /** A text with a comma that begins no choice: more than this part is being said. */
   readonly onLine?: ((typed: string) => void) | undefined;
   readonly opens?: 'up' | 'down';
@@ -83,6 +87,8 @@ export const WordField = <T,>(props: WordFieldProps<T>): React.JSX.Element => {
     onNext,
     several = false,
     onLine,
+    onDoubt,
+    proposed = null,
     opens = 'down',
     name,
     isFresh = false,
@@ -90,10 +96,18 @@ export const WordField = <T,>(props: WordFieldProps<T>): React.JSX.Element => {
   } = props;
   const [typed, setTyped] = useState<string | null>(null);
   const [side, setSide] = useState<'left' | 'right'>('left');
+  const [hasHand, setHand] = useState(false);
   const id = useId();
-  const items = useMemo(() => find(typed ?? ''), [typed, find]);
+  const isDoubt = onDoubt !== undefined && typed?.trimEnd().endsWith('?') === true;
+  // choices are looked for by the field that has the hand, and by no other
+  const items = useMemo(
+    () => ((hasHand || typed !== null) && !isDoubt ? find(typed ?? '') : []),
+    [hasHand, isDoubt, typed, find],
+  );
   const text = typed ?? (several ? '' : (said ?? ''));
-  const isUnknown = typed !== null && typed.trim() !== '' && items.length === 0;
+  const isUnknown = typed !== null && typed.trim() !== '' && !isDoubt && items.length === 0;
+  const shownProposal = said === null && !several ? proposed : null;
+  const hint = shownProposal ? `${shownProposal.name}?` : placeholder;
 
   const box = useCombobox<Found<T>>({
     id,
@@ -138,8 +152,16 @@ export const WordField = <T,>(props: WordFieldProps<T>): React.JSX.Element => {
       onClear();
     }
     const isTaking = box.isOpen && items[box.highlightedIndex] !== undefined;
+    if (isDoubt && (event.key === 'Enter' || event.key === 'Tab')) {
+      if (event.key === 'Enter') event.preventDefault();
+      setTyped(null);
+      onDoubt(typed.trim().replace(/[?\s]+$/, ''));
+      if (event.key === 'Enter') onNext?.();
+      return;
+    }
     if (event.key === 'Enter' && !isTaking) {
       event.preventDefault();
+      if (typed === null && shownProposal) onPick(shownProposal.value);
       if (typed === '' && onClear && !several) onClear();
       if (isUnknown) return;
       const [first] = items;
@@ -168,7 +190,9 @@ export const WordField = <T,>(props: WordFieldProps<T>): React.JSX.Element => {
             event.preventDefault();
             event.currentTarget.focus();
           },
+          onBlur: () => setHand(false),
           onFocus: (event) => {
+            setHand(true);
             event.currentTarget.select();
             const { left } = event.currentTarget.getBoundingClientRect();
             setSide(left > window.innerWidth - MENU_ROOM ? 'right' : 'left');
@@ -178,8 +202,8 @@ export const WordField = <T,>(props: WordFieldProps<T>): React.JSX.Element => {
           'aria-invalid': isUnknown,
           name,
           autoFocus: isFresh,
-          placeholder,
-          size: Math.max(text.length, placeholder.length, 4),
+          placeholder: hint,
+          size: Math.max(text.length, hint.length, 4),
           autoComplete: 'off',
           spellCheck: false,
         })}
@@ -238,7 +262,7 @@ export const WordField = <T,>(props: WordFieldProps<T>): React.JSX.Element => {
             >
               <span>{item.name}</span>
               <Box as="span" color="inkSoft" fontSize="14px">
-                {countOf ? countOf(item.value) : item.via !== item.name && typed ? item.via : ''}
+                {countOf ? countOf(item.value) : (item.more ?? (item.via !== item.name && typed ? item.via : ''))}
               </Box>
             </Box>
           ))}

@@ -1,27 +1,26 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { SPAN_KINDS, frameCount, timecode } from '@odograph/core';
+import { SPAN_KINDS, frameCount, type Instant } from '@odograph/core';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { ToBin } from '../bin/index.js';
 import { useEdit, useLibrary, useLookQuery, useMayWrite, usePreparedQuery } from '../library/index.js';
 import { FrameVideo, SPEEDS, usePlayer } from '../player/index.js';
-import { BENCH_TEXT as T, MARK_TEXT as M } from './bench.text.js';
+import { BENCH_TEXT as T } from './bench.text.js';
 import { hintsNow } from './hintsNow.js';
-import { BenchHint } from './BenchHint.js';
-import { AskLine } from './AskLine.js';
 import { ClipsHere } from './ClipsHere.js';
 import { CourseLine } from './CourseLine.js';
 import { KeyHints } from './KeyHints.js';
-import { Phrase } from './Phrase.js';
-import { Said } from './Said.js';
-import { SpanLine } from './SpanLine.js';
-import { sameTryOf, type OnBench } from './useBenchClips.js';
+import type { OnBench } from './useBenchClips.js';
 import { useCameras } from './useCameras.js';
 import { useClock } from './useClock.js';
 import { useCutting } from './useCutting.js';
 import { useLineUp } from './useLineUp.js';
-import { MarkLine } from './MarkLine.js';
+import { BoardHere } from './BoardHere.js';
+import { instantAt } from './newClip.js';
 import { manner } from './manner.js';
+import { Underneath } from './Underneath.js';
+import { useInstants } from './useInstants.js';
+import { useLoops } from './useLoops.js';
 import { useAgain } from './useAgain.js';
 import { useMarks } from './useMarks.js';
 import { useOtherFootage } from './useOtherFootage.js';
@@ -47,7 +46,7 @@ export const BenchTable = ({
   const [search, setSearch] = useSearchParams();
   const [isTyping, setTyping] = useState(false);
   const [leaving, setLeaving] = useState<string | null>(null);
-  const { routes, footage: allFootage } = useLibrary();
+  const { routes } = useLibrary();
   const mayWrite = useMayWrite();
   const root = useRef<HTMLDivElement>(null);
   const edit = useEdit();
@@ -78,6 +77,9 @@ export const BenchTable = ({
   const [asking, setAsking] = useState<'go to' | 'clock' | null>(null);
   const [isNoSpan, setNoSpan] = useState(false);
   const [line, setLine] = useState<string | null>(null);
+  const [isMirrored, setMirrored] = useState(false);
+  const [board, setBoard] = useState(false);
+  const [isGripping, setGripping] = useState(false);
 
   const select = (clipId: string | undefined): void => {
     spans.take(null);
@@ -144,18 +146,17 @@ export const BenchTable = ({
     select(undefined);
     spans.look(spans.msOf(frame()));
   };
-  const spanText = ({ span }: SpanInHand): string => {
-    const frames = spans.framesOf(span);
-    return table && frames
-      ? `${timecode(table, frames.inFrame)} – ${timecode(table, Math.min(frameCount(table) - 1, frames.outFrame))}`
-      : '';
-  };
   const before = useMemo(() => {
     const at = selected?.clip.in.frame ?? 0;
     return bench.clips.filter((v) => v.clip.id !== selected?.clip.id && v.clip.in.frame < at).at(-1);
   }, [bench.clips, selected]);
 
   const repeating = useRepeating(selected, before);
+  /** The instant that is shown; undefined where the attempt in hand is told from another camera. */
+  const now = (): Instant | undefined =>
+    table && selected?.attempt.angleId === bench.angle.id ? instantAt(table, frame()) : undefined;
+  const instants = useInstants(selected, handle);
+  const loops = useLoops(selected, handle);
   const kinds = SPAN_KINDS.filter((kind) => kind !== 'logged throughout' || bench.footage.logged === 'picked');
   const spanKeys: KeyTable = {
     ...Object.fromEntries(kinds.map((kind, i) => [String(i + 1), () => other.say(kind)])),
@@ -196,6 +197,10 @@ export const BenchTable = ({
     },
     t: () => setAsking('clock'),
     ...repeating.keys,
+    ...instants.keys,
+    ...loops.keys,
+    z: () => setMirrored((is) => !is),
+    ...(selected ? { h: () => setBoard(true) } : {}),
     x: onSpanKey,
     d: marks.drop,
     ...(marks.here.length ? { j: again.toNext } : {}),
@@ -217,12 +222,37 @@ export const BenchTable = ({
       height="100%"
       minHeight="0"
       outline="none"
-      onFocus={(e) => setTyping(isWrittenInto(e.target))}
-      onBlur={() => setTyping(false)}
+      onFocus={(e) => {
+        setTyping(isWrittenInto(e.target));
+        setGripping(e.target.getAttribute('aria-label') === T.grips);
+      }}
+      onBlur={() => {
+        setTyping(false);
+        setGripping(false);
+      }}
     >
       <Flex flex="1" minHeight="240px">
         <Box flex="1" minWidth="0" position="relative">
-          <FrameVideo handle={handle} label={bench.footage.title} clock={clock.says} manner={manner} />
+          <FrameVideo
+            handle={handle}
+            label={bench.footage.title}
+            clock={clock.says}
+            manner={manner}
+            isMirrored={isMirrored}
+          />
+          {selected && mayWrite && (board || isGripping) && (
+            <BoardHere
+              view={selected}
+              handle={handle}
+              now={now}
+              isMirrored={isMirrored}
+              isAsked={board}
+              onLeave={() => {
+                setBoard(false);
+                toPicture();
+              }}
+            />
+          )}
         </Box>
         <Box width="400px" flexShrink="0" minHeight="0">
           {table ? (
@@ -248,76 +278,42 @@ export const BenchTable = ({
       {leaving !== null && leaving === selectedId && (
         <ToBin what="clip" id={leaving} name={T.thisClip} onYes={() => toBin(leaving)} onNo={() => setLeaving(null)} />
       )}
-      {asking ? (
-        <AskLine
-          key={asking}
-          {...(asking === 'clock'
-            ? { label: T.clock, hint: T.clockHint, refusal: T.clockRefusal, onSaid: clock.note }
-            : { label: T.goTo, hint: T.goToHint, refusal: T.goToRefusal, onSaid: goTo })}
-          onLeave={leaveAsking}
-        />
-      ) : spans.inHand && table ? (
-        <SpanLine
-          inHand={spans.inHand}
-          text={spanText(spans.inHand)}
-          kinds={kinds}
-          more={spans.isLooking && !spans.inHand.stands ? spans.asked : undefined}
-          others={allFootage.filter((f) => f.id !== bench.footage.id)}
-          onSay={other.say}
-          onForget={spans.forget}
-          onPass={spans.pass}
-          onOther={other.show}
-          problem={other.problem}
-          onLeave={() => spans.take(null)}
-        />
-      ) : marks.inHand && table && mayWrite ? (
-        <MarkLine
-          bench={bench}
-          table={table}
-          mark={marks.inHand}
-          marks={marks}
-          text={M.at(timecode(table, marks.inHand.frame), marks.here.indexOf(marks.inHand) + 1, marks.here.length)}
-          onMade={(clipId) => {
-            // what goes round goes on: the loop round the mark is the clip
-            marks.take(undefined);
-            setSearch({ ...here, clip: clipId }, { replace: true });
-            toPicture();
-          }}
-          onLeave={toPicture}
-        />
-      ) : selected && !mayWrite ? (
-        <Said view={selected} />
-      ) : selected ? (
-        <Phrase
-          key={selected.clip.id}
-          view={selected}
-          before={before}
-          same={sameTryOf(bench, selected)}
-          onSame={cutting.lookAt}
-          isFresh={selected.clip.id === cutting.fresh}
-          line={line}
-          onLine={setLine}
-          onLeave={toPicture}
-        />
-      ) : (
-        <BenchHint
-          text={
-            inMark !== null && table
-              ? T.inMarked(timecode(table, inMark))
-              : isNoSpan
-                ? T.noSpan
-                : spans.isLooking && spans.asked === 0
-                  ? T.noLulls
-                  : cameras.uncut && mayWrite
-                    ? cameras.isOutside
-                      ? T.outside
-                      : T.uncut
-                    : mayWrite
-                      ? T.sayHint
-                      : T.watchHint
+      <Underneath
+        bench={bench}
+        table={table}
+        mayWrite={mayWrite}
+        asking={
+          asking && {
+            key: asking,
+            ...(asking === 'clock'
+              ? { label: T.clock, hint: T.clockHint, refusal: T.clockRefusal, onSaid: clock.note }
+              : { label: T.goTo, hint: T.goToHint, refusal: T.goToRefusal, onSaid: goTo }),
           }
-        />
-      )}
+        }
+        onAsked={leaveAsking}
+        spans={spans}
+        kinds={kinds}
+        other={other}
+        marks={marks}
+        onMarkTold={(clipId) => {
+          // what goes round goes on: the loop round the mark is the clip
+          marks.take(undefined);
+          setSearch({ ...here, clip: clipId }, { replace: true });
+          toPicture();
+        }}
+        selected={selected}
+        before={before}
+        cutting={cutting}
+        cameras={cameras}
+        isNoSpan={isNoSpan}
+        line={line}
+        onLine={setLine}
+        onLeave={toPicture}
+        instants={instants}
+        loops={loops}
+        now={now}
+        isMirrored={isMirrored}
+      />
       {table && (
         <CourseLine
           bench={bench}
@@ -348,6 +344,7 @@ export const BenchTable = ({
           {
             isTyping,
             isLine: line !== null,
+            isBoard: board && selected !== undefined,
             isMark: marks.inHand !== undefined,
             spanKinds: spans.inHand ? kinds.length : 0,
             isClip: selected !== undefined,

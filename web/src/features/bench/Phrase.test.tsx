@@ -34,6 +34,7 @@ const show = async (attempt: Attempt, before?: Attempt) => {
         line={null}
         onLine={() => undefined}
         onLeave={onLeave}
+        now={() => attempt.start}
       />
     ) : null;
   };
@@ -100,7 +101,7 @@ describe('the phrase', () => {
     });
     const { user, part } = await show(attemptWith('1', { subject: 'b', start: { frame: 5, pts: 5 } }), before);
     await user.click(part('From position'));
-    expect(screen.getAllByRole('option')[0]!.textContent).toBe('mount, bottom');
+    expect(screen.getAllByRole('option')[0]!.textContent).toBe('bottom mount');
   });
 
   test('when it failed, why should be asked; when it worked, not', async () => {

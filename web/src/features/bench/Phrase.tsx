@@ -2,36 +2,29 @@ import { Box, Flex } from '@chakra-ui/react';
 import {
   RESULT_WORDS,
   attemptCautions,
-  depthChoices,
-  depthWord,
-  entryChoices,
-  finishChoices,
   finishId,
   finishOf,
-  placeChoices,
   placeName,
-  proposedResult,
-  reactionChoices,
-  readControls,
-  reasonChoices,
-  resultChoices,
   sayControl,
   stateId,
-  type Attempt,
-  type Control,
-  type Subject,
-  type Words,
+  type Instant,
 } from '@odograph/core';
-import { useEffect, useMemo, useRef, type KeyboardEvent } from 'react';
+import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { v7 as newId } from 'uuid';
-import { CautionNote, DepthLadder, WordField, among, type Found } from '../../design/index.js';
+import { CautionNote, WordField } from '../../design/index.js';
 import { useEdit, useWords, type ClipView } from '../library/index.js';
+import { BENCH_TEXT as T } from './bench.text.js';
+import { Doubted } from './Doubted.js';
 import { leftIn } from './leftIn.js';
 import { NoteField } from './NoteField.js';
 import { Odd } from './Odd.js';
+import { HowFar, MoreOfIt } from './PhraseTail.js';
 import { SameTry } from './SameTry.js';
-import { WholeLine } from './WholeLine.js';
+import { useSaying, type Saying } from './saying.js';
 import { SeveralField } from './SeveralField.js';
+import { useFinders } from './useFinders.js';
+import { useUsual } from './useUsual.js';
+import { WholeLine } from './WholeLine.js';
 
 type Props = {
   readonly view: ClipView;
@@ -43,63 +36,29 @@ type Props = {
   /** Another attempt that looks like the same try. */ readonly same?: ClipView | undefined;
   readonly onSame?: (other: ClipView) => void;
   readonly onLeave: () => void;
+  /** The instant that is shown now, in frames of the attempt's own camera. */ readonly now: () => Instant;
+  readonly isMirrored?: boolean;
+  /** What stands under the sentence: instants and loops of the clip. */ readonly children?: React.ReactNode;
 };
 
-type Hold = Omit<Control, 'id'>;
-
-const findHolds =
-  (words: Words) =>
-  (typed: string): readonly Found<Hold>[] =>
-    typed.trim() === ''
-      ? []
-      : readControls(typed, words).map((value) => ({ value, name: sayControl({ ...value, id: '' }, words), via: '' }));
-
-const useFinders = (view: ClipView, before: ClipView | undefined) => {
-  const words = useWords(view.footage.id);
-  const { state, action, subject } = view.attempt;
-  const { athletes, footage } = view;
-  const does = words.action(action ?? '')?.does;
-  const left = leftIn(before, subject);
-  const proposed = proposedResult(view.attempt, words);
-  return useMemo(
-    () => ({
-      who: among<Subject>([
-        { value: 'a', texts: [athletes.a, footage.kitA, 'a', 'us'] },
-        { value: 'b', texts: [athletes.b, footage.kitB, 'b', 'them'] },
-      ]),
-      from: among(placeChoices(words, left)),
-      holds: findHolds(words),
-      entry: among(entryChoices(words, state)),
-      reaction: among(reactionChoices(words)),
-      finish: among(finishChoices(words, state, action)),
-      result: among(resultChoices(proposed)),
-      depth: among(does ? depthChoices(does) : []),
-      reason: among(reasonChoices(words)),
-    }),
-    // the place left in is compared by its id
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-    [words, athletes, footage, state, action, does, left[0], proposed],
-  );
-};
+/** What is mostly left open opens from the note on, and stands where something of it is said. */
+const BEHIND = '[data-behind], [data-behind] *';
+const isMoreSaid = ({ errors, intent, lead }: ClipView['attempt']): boolean =>
+  errors.length > 0 || intent === 'bait' || lead !== null;
 
 /** The sentence under the picture: a completing field for each part; each part is kept as soon as it is said. */
-export const Phrase = ({ view, before, isFresh, line, onLine, same, onSame, onLeave }: Props): React.JSX.Element => {
+export const Phrase = (props: Props): React.JSX.Element => {
+  const { view, before, isFresh, line, onLine, same, onSame, onLeave, now, isMirrored = false, children } = props;
   const words = useWords(view.footage.id);
   const edit = useEdit();
-  const find = useFinders(view, before);
+  const { find, proposed } = useFinders(view, words, useUsual(words), leftIn(before, view.attempt.subject)[0]);
+  const { attempt, change, doubt } = useSaying(view, isMirrored, now);
+  const [isMore, setMore] = useState(false);
   const sentence = useRef<HTMLDivElement>(null);
   useEffect(() => {
     if (isFresh) sentence.current?.querySelectorAll<HTMLInputElement>('input')[1]?.focus();
   }, [isFresh]);
-  const { attempt, athletes } = view;
-  const change = (
-    changes: Partial<
-      Pick<
-        Attempt,
-        'subject' | 'state' | 'action' | 'result' | 'finish' | 'depth' | 'controls' | 'reactions' | 'reasons'
-      >
-    >,
-  ): void => edit({ kind: 'attempt', id: attempt.id, changes, patch: changes });
+  const { athletes } = view;
   const next = (): void => {
     const fields = [...(sentence.current?.querySelectorAll<HTMLInputElement>('input') ?? [])];
     const at = fields.findIndex((f) => f === document.activeElement);
@@ -110,12 +69,11 @@ export const Phrase = ({ view, before, isFresh, line, onLine, same, onSame, onLe
   const onKeyDown = (event: KeyboardEvent): void => {
     if (event.key === 'Escape') onLeave();
   };
-  const proposed = proposedResult(attempt, words);
   const end = finishOf(attempt, words);
-  const does = words.action(attempt.action ?? '')?.does;
   const own = attempt.controls.filter((c) => c.holder === 'subject');
   const theirs = attempt.controls.filter((c) => c.holder === 'opponent');
   const cautions = attemptCautions({ action: attempt.action, finish: end?.finish ?? null }, words);
+  const saying: Saying = { attempt, words, find, proposed, change, next, onLine, doubt };
   const soft = (text: string): React.JSX.Element => (
     <Box as="span" color="inkSoft">
       {text}
@@ -147,6 +105,10 @@ export const Phrase = ({ view, before, isFresh, line, onLine, same, onSame, onLe
         aria-label="Phrase"
         data-testid="phrase"
         onKeyDown={onKeyDown}
+        onFocus={(event) => setMore(event.target.matches(BEHIND))}
+        onBlur={(event) => {
+          if (!event.relatedTarget?.matches(BEHIND)) setMore(false);
+        }}
         fontSize="19px"
         lineHeight="1.55"
       >
@@ -170,22 +132,27 @@ export const Phrase = ({ view, before, isFresh, line, onLine, same, onSame, onLe
           find={find.from}
           onLine={onLine}
           opens="up"
+          proposed={proposed.from}
+          onDoubt={doubt('state')}
           onPick={(state) => change({ state })}
           onClear={() => change({ state: null })}
           onNext={next}
         />
+        <Doubted saying={saying} field="state" />
         {soft(' with ')}
         <SeveralField
-          label="Grips"
+          label={T.grips}
           placeholder={own.length ? '+ grip' : 'which grips'}
           said={own.map((c) => ({ key: c.id, text: sayControl(c, words) }))}
           joint=" and "
           find={find.holds}
           onLine={onLine}
+          onDoubt={doubt('controls')}
           onAdd={(hold) => change({ controls: [...theirs, ...own, { ...hold, id: newId() }] })}
           onRemove={(id) => change({ controls: attempt.controls.filter((c) => c.id !== id) })}
           onNext={next}
         />
+        <Doubted saying={saying} field="controls" />
         {soft(', ')}
         <Box as="span" fontWeight="600">
           <WordField
@@ -195,11 +162,13 @@ export const Phrase = ({ view, before, isFresh, line, onLine, same, onSame, onLe
             find={find.entry}
             onLine={onLine}
             opens="up"
+            onDoubt={doubt('action')}
             onPick={(action) => change({ action })}
             onClear={() => change({ action: null })}
             onNext={next}
           />
         </Box>
+        <Doubted saying={saying} field="action" />
         {soft('; they ')}
         <SeveralField
           label="Their reaction"
@@ -211,12 +180,14 @@ export const Phrase = ({ view, before, isFresh, line, onLine, same, onSame, onLe
           joint=", then "
           find={find.reaction}
           onLine={onLine}
+          onDoubt={doubt('reactions')}
           onAdd={(what) =>
             change({ reactions: [...attempt.reactions, { id: newId(), what, isAction: false, deciding: false }] })
           }
           onRemove={(id) => change({ reactions: attempt.reactions.filter((r) => r.id !== id) })}
           onNext={next}
         />
+        <Doubted saying={saying} field="reactions" />
         {soft('; ends in ')}
         <WordField
           label="Finish"
@@ -225,68 +196,45 @@ export const Phrase = ({ view, before, isFresh, line, onLine, same, onSame, onLe
           find={find.finish}
           onLine={onLine}
           opens="up"
+          proposed={proposed.finish}
+          onDoubt={doubt('finish')}
           onPick={(finish) => change({ finish })}
           onClear={() => change({ finish: null })}
           onNext={next}
         />
+        <Doubted saying={saying} field="finish" />
         {soft('; ')}
         <Box as="span" fontWeight="600">
           <WordField
             label="Result"
-            placeholder={proposed ? `${RESULT_WORDS[proposed]}?` : 'worked?'}
+            placeholder="worked?"
+            proposed={proposed.result}
             said={attempt.result && RESULT_WORDS[attempt.result]}
             find={find.result}
             onLine={onLine}
             opens="up"
+            onDoubt={doubt('result')}
             onPick={(result) => change({ result })}
             onClear={() => change({ result: null })}
             onNext={next}
           />
         </Box>
-        {does && (
-          <>
-            {soft(', ')}
-            {attempt.depth !== null && <DepthLadder depth={attempt.depth} word={depthWord(does, attempt.depth)} />}{' '}
-            <WordField
-              label="How far"
-              placeholder="how far"
-              said={attempt.depth === null ? null : depthWord(does, attempt.depth)}
-              find={find.depth}
-              opens="up"
-              onPick={(depth) => change({ depth })}
-              onClear={() => change({ depth: null })}
-              onNext={next}
-            />
-          </>
-        )}
-        {attempt.result !== null && attempt.result !== 'success' && (
-          <>
-            {soft(' because ')}
-            <SeveralField
-              label="Why"
-              placeholder={attempt.reasons.length ? '+ reason' : 'why'}
-              said={attempt.reasons.map((r) => ({ key: r.id, text: words.name('reason', r.reason) }))}
-              joint=" and "
-              find={find.reason}
-              onLine={onLine}
-              onAdd={(reason) =>
-                change({ reasons: [...attempt.reasons, { id: newId(), reason, main: attempt.reasons.length === 0 }] })
-              }
-              onRemove={(id) => change({ reasons: attempt.reasons.filter((r) => r.id !== id) })}
-              onNext={next}
-            />
-          </>
-        )}
+        <Doubted saying={saying} field="result" />
+        <HowFar saying={saying} />
         {soft('; note: ')}
-        <NoteField
-          key={view.clip.note}
-          note={view.clip.note}
-          onSave={(note) => edit({ kind: 'clip', id: view.clip.id, changes: { note }, patch: { note } })}
-          onNext={next}
-        />
+        <span data-behind="">
+          <NoteField
+            key={view.clip.note}
+            note={view.clip.note}
+            onSave={(note) => edit({ kind: 'clip', id: view.clip.id, changes: { note }, patch: { note } })}
+            onNext={onLeave}
+          />
+          {(isMore || isMoreSaid(view.attempt)) && <MoreOfIt saying={saying} />}
+        </span>
       </Box>
+      {children}
       {same && onSame && <SameTry other={same} onSame={() => onSame(same)} />}
-      <Odd view={view} words={words} />
+      <Odd view={view} before={before} words={words} isMirrored={isMirrored} />
       <CautionNote cautions={cautions} short />
     </Flex>
   );

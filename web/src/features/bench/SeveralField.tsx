@@ -25,6 +25,7 @@ type Props<T> = {
   readonly onRemove: (key: string) => void;
   readonly onNext: () => void;
   readonly onLine?: (typed: string) => void;
+  readonly onDoubt?: (text: string) => void;
 };
 
 /** A part of the phrase that may be said several times: what was said, and an open field behind it. Backspace takes back the last. */
@@ -38,6 +39,7 @@ export const SeveralField = <T,>({
   onRemove,
   onNext,
   onLine,
+  onDoubt,
 }: Props<T>): React.JSX.Element => {
   const last = said.at(-1);
   return (
@@ -71,6 +73,7 @@ export const SeveralField = <T,>({
         onPick={onAdd}
         onNext={onNext}
         onLine={onLine}
+        onDoubt={onDoubt}
         {...(last ? { onClear: () => onRemove(last.key) } : {})}
       />
     </>

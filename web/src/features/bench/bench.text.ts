@@ -26,6 +26,11 @@ export const PICTURE_KEYS: readonly Hint[] = [
   { keys: 'N', does: 'new', press: 'n', when: 'clip' },
   { keys: 'L', does: 'loop', press: 'l', when: 'clip' },
   { keys: 'S', does: 'slower', press: 's' },
+  { keys: '1 … 8', does: 'instants', press: '1', when: 'told clip' },
+  { keys: 'E', does: 'next instant', press: 'e', when: 'told clip' },
+  { keys: 'H', does: 'holds', press: 'h', when: 'told clip' },
+  { keys: 'U', does: 'detail', press: 'u', when: 'told clip' },
+  { keys: 'W', does: 'next detail', press: 'w', when: 'told clip' },
   { keys: 'A', does: 'again', press: 'a', when: 'fresh clip' },
   { keys: 'F', does: 'again, failed', press: 'f', when: 'fresh clip' },
   { keys: 'Y', does: 'again, other side', press: 'y', when: 'fresh clip' },
@@ -33,6 +38,7 @@ export const PICTURE_KEYS: readonly Hint[] = [
   { keys: 'R', does: 'backwards', press: 'r', when: 'told clip' },
   { keys: 'R', does: 'backwards', press: 'r', when: 'no clip' },
   { keys: 'G', does: 'go to', press: 'g', when: 'told clip' },
+  { keys: 'Z', does: 'turn over', press: 'z', when: 'told clip' },
   { keys: 'G', does: 'go to', press: 'g', when: 'no clip' },
   { keys: 'T', does: 'clock', press: 't', when: 'no clip' },
   { keys: 'X', does: 'stretch', press: 'x', when: 'no clip' },
@@ -53,6 +59,7 @@ export const PHRASE_KEYS: readonly Hint[] = [
   { keys: ',', does: 'the rest in one line' },
   { keys: 'tab', does: 'next part' },
   { keys: 'backspace', does: 'clear, when empty' },
+  { keys: '?', does: 'unsure, or no word for it' },
   { keys: 'esc', does: 'back to the picture' },
 ];
 
@@ -68,6 +75,15 @@ export const LINE_KEYS: readonly Hint[] = [
 export const MARK_LINE_KEYS: readonly Hint[] = [
   ...LINE_KEYS.slice(0, -1),
   { keys: 'esc', does: 'to the picture: move the mark, see it again' },
+];
+
+/** Keys that work while the body board has the hand. */
+export const BOARD_KEYS: readonly Hint[] = [
+  { keys: 'type', does: 'to a button: right hand, left collar' },
+  { keys: 'enter', does: 'press it' },
+  { keys: '←', does: '', press: 'ArrowLeft' },
+  { keys: '→', does: 'one frame', press: 'ArrowRight' },
+  { keys: 'esc', does: 'back to the picture' },
 ];
 
 export const LINE_TEXT = {
@@ -93,7 +109,55 @@ export const ODD_TEXT = {
   noGi: (target: string): string => `${target} is cloth, and nobody wears a gi`,
   notHeld: (position: string, target: string, both: boolean): string =>
     `${position} is made by ${both ? 'both hands on a' : 'a hand on the'} ${target}, which is not among the grips`,
+  leadSide: (position: string, before: string, now: string): string =>
+    `${position} was told with the ${before} side just before, and now with the ${now} one`,
+  side: (before: string, now: string): string => `just before it was “${before}”, now it is “${now}”`,
   result: (follows: string): string => `by where it ended it would be “${follows}”`,
+} as const;
+
+export const INSTANT_TEXT = {
+  label: 'Instants of this clip',
+  goTo: 'Go to',
+  notSaid: 'not marked',
+  outside: (name: string): string => `The clip does not reach this frame; ${name} stays as it was.`,
+  order: 'Start, commit and end come in this order; it stays as it was.',
+  loopFrom: (code: string): string => `a loop from ${code}: U where it ends`,
+  loop: (nth: number, speed: number): string =>
+    `loop ${nth}${speed === 1 ? '' : `, ${{ 0.5: 'half', 0.25: 'quarter' }[speed] ?? `${speed} ×`} speed`}`,
+  removeLoop: (nth: number): string => `Take loop ${nth} off`,
+} as const;
+
+export const BOARD_TEXT = {
+  label: 'Body board',
+  on: (hands: number, feet: number): string => `hands ${hands} of 2, feet ${feet} of 2`,
+  holds: (limb: string, name: string): string => `${name}, ${limb}: on what? Esc leaves.`,
+  empty: 'Name a limb, then what it holds. Letters go to the buttons.',
+  kind: (kind: string): string => `kind: ${kind}`,
+  depth: 'how deep',
+  thumb: 'thumb',
+  thumbIs: (thumb: string): string => `thumb ${thumb}`,
+  won: 'gain in itself',
+  taken: (code: string | null): string => (code === null ? 'taken here' : `taken at ${code}`),
+  lost: (code: string | null): string => (code === null ? 'lost here' : `lost at ${code}`),
+  hand: 'to the other hand here',
+  remove: 'off',
+} as const;
+
+export const DOUBT_TEXT = {
+  said: ({ kind, text }: { readonly kind: 'unsure' | 'unknown'; readonly text: string }): string =>
+    kind === 'unknown' ? `“${text}”?` : 'unsure',
+  settle: 'It stands as it is said',
+} as const;
+
+export const ERROR_TEXT = {
+  choice: (by: 'subject' | 'opponent', what: string, cause: string): string =>
+    `${by === 'opponent' ? 'theirs' : 'own'}: ${what}, ${cause}`,
+  some: 'something',
+} as const;
+
+export const TAIL_TEXT = {
+  near: 'near finish',
+  lead: (isOwn: boolean, limb: string): string => `${isOwn ? 'own' : 'their'} ${limb}:`,
 } as const;
 
 export const SAME_TEXT = {
@@ -217,6 +281,7 @@ export const BENCH_TEXT = {
   backwards: 'backwards',
   speed: { 0.5: 'half speed', 0.25: 'quarter speed' } as Readonly<Record<number, string>>,
   note: 'Note',
+  grips: 'Grips',
   notePlaceholder: 'a cue or a note',
   missing: { state: 'position', action: 'entry', result: 'result' },
 } as const;

@@ -8,16 +8,15 @@ import type { Spans } from './useSpans.js';
 /** How slow a replay is taken to be until two instants of it are found. */
 const USUAL_REPLAY = 0.5;
 
-/** Stretches of the file in hand that show something else: a replay, which becomes a camera of this footage; or other footage, which gets an angle of it. */
-export const useOtherFootage = (
-  bench: OnBench,
-  spans: Spans,
-): {
+export type OtherFootage = {
   readonly say: (kind: FootageSpan['kind']) => void;
   readonly show: (footageId: string | null) => void;
   /** Why it could not be done. */
   readonly problem: string | undefined;
-} => {
+};
+
+/** Stretches of the file in hand that show something else: a replay, which becomes a camera of this footage; or other footage, which gets an angle of it. */
+export const useOtherFootage = (bench: OnBench, spans: Spans): OtherFootage => {
   const [newAngle, { error }] = useNewAngleMutation();
   const navigate = useNavigate();
   const { file, footage } = bench;

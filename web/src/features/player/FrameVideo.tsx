@@ -10,6 +10,7 @@ export const FrameVideo = ({
   label,
   manner,
   clock,
+  isMirrored = false,
 }: {
   readonly handle: PlayerHandle;
   readonly label: string;
@@ -17,6 +18,8 @@ export const FrameVideo = ({
   readonly manner?: (state: PlayerState) => string;
   /** What the clock of the match showed at a frame. */
   readonly clock?: (frame: number) => string;
+  /** Turned over, left for right. */
+  readonly isMirrored?: boolean;
 }): React.JSX.Element => {
   const { table, src, onScreen } = handle;
   const state = usePlayerState(handle, (now) => now);
@@ -31,6 +34,7 @@ export const FrameVideo = ({
       data-frame={state.frame}
       data-settled={state.settled}
       data-playing={state.playing}
+      data-mirrored={isMirrored}
     >
       {src === undefined ? (
         <Box role="status" color="#efebdf" padding="8">
@@ -44,7 +48,13 @@ export const FrameVideo = ({
           preload="auto"
           playsInline
           aria-label={label}
-          style={{ width: '100%', height: '100%', objectFit: 'contain', display: 'block' }}
+          style={{
+            width: '100%',
+            height: '100%',
+            objectFit: 'contain',
+            display: 'block',
+            ...(isMirrored ? { transform: 'scaleX(-1)' } : {}),
+          }}
         />
       )}
       {table && (
@@ -61,6 +71,11 @@ export const FrameVideo = ({
           {reads && (
             <Box as="span" marginRight="3" data-testid="match-clock">
               {reads}
+            </Box>
+          )}
+          {isMirrored && (
+            <Box as="span" fontFamily="heading" marginRight="3">
+              turned over
             </Box>
           )}
           {says && (

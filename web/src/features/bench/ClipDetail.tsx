@@ -1,0 +1,77 @@
+import { Box, Flex, chakra } from '@chakra-ui/react';
+import { frameCount, timecode, type TimeTable } from '@odograph/core';
+import { Mono } from '../../design/index.js';
+import { INSTANT_TEXT as T } from './bench.text.js';
+import type { Instants } from './useInstants.js';
+import type { Loops } from './useLoops.js';
+
+const Press = chakra('button', {
+  base: {
+    font: 'inherit',
+    color: 'inherit',
+    background: 'transparent',
+    border: 'none',
+    padding: '0',
+    cursor: 'pointer',
+    _hover: { color: 'ink', textDecoration: 'underline' },
+    _disabled: { cursor: 'default', textDecoration: 'none' },
+  },
+});
+
+/** Under the phrase, on one line: the named instants of the clip with the digits that set them, and its loops. */
+export const ClipDetail = ({
+  instants,
+  loops,
+  table,
+}: {
+  readonly instants: Instants;
+  readonly loops: Loops;
+  readonly table: TimeTable;
+}): React.JSX.Element => (
+  <Flex
+    as="section"
+    aria-label={T.label}
+    wrap="wrap"
+    columnGap="4"
+    alignItems="baseline"
+    fontFamily="heading"
+    fontSize="15px"
+    color="inkSoft"
+    data-testid="instants"
+  >
+    {instants.rows.map((row) => (
+      <Press
+        key={row.name}
+        type="button"
+        tabIndex={-1}
+        disabled={row.frame === null}
+        aria-label={row.frame === null ? `${row.name}, ${T.notSaid}` : `${T.goTo} ${row.name}`}
+        data-instant={row.name}
+        onClick={() => instants.goTo(row)}
+      >
+        <Mono fontSize="12px">{row.key}</Mono> {row.name}
+        {row.frame !== null && (
+          <Mono fontSize="13px" color="ink" marginLeft="1">
+            {timecode(table, Math.min(row.frame, frameCount(table) - 1))}
+          </Mono>
+        )}
+      </Press>
+    ))}
+    {loops.from !== null && <Box color="inHand">{T.loopFrom(timecode(table, loops.from))}</Box>}
+    {loops.all.map((loop, i) => (
+      <Box key={loop.id} as="span" color={loop === loops.inHand ? 'inHand' : undefined} data-testid="detail-loop">
+        <Press type="button" tabIndex={-1} aria-pressed={loop === loops.inHand} onClick={() => loops.take(loop)}>
+          {T.loop(i + 1, loop.speed)}
+        </Press>{' '}
+        <Press type="button" tabIndex={-1} aria-label={T.removeLoop(i + 1)} onClick={() => loops.remove(loop)}>
+          ×
+        </Press>
+      </Box>
+    ))}
+    {instants.problem !== null && (
+      <Box role="alert" color="caution" fontFamily="body" fontSize="14px">
+        {instants.problem}
+      </Box>
+    )}
+  </Flex>
+);

@@ -1,0 +1,130 @@
+import { Box } from '@chakra-ui/react';
+import { depthWord, isNearFinish } from '@odograph/core';
+import { v7 as newId } from 'uuid';
+import { DepthLadder, WordField } from '../../design/index.js';
+import { ERROR_TEXT as E, TAIL_TEXT as T } from './bench.text.js';
+import { Doubted } from './Doubted.js';
+import type { Saying } from './saying.js';
+import { SeveralField } from './SeveralField.js';
+
+const Soft = ({ children }: { readonly children: React.ReactNode }): React.JSX.Element => (
+  <Box as="span" color="inkSoft">
+    {children}
+  </Box>
+);
+
+/** How far it came, and why no further. */
+export const HowFar = ({ saying }: { readonly saying: Saying }): React.JSX.Element | null => {
+  const { attempt, words, find, change, next, onLine } = saying;
+  const does = words.action(attempt.action ?? '')?.does;
+  if (!does) return null;
+  const isMissed = attempt.result !== null && attempt.result !== 'success';
+  return (
+    <>
+      <Soft>, </Soft>
+      {attempt.depth !== null && <DepthLadder depth={attempt.depth} word={depthWord(does, attempt.depth)} />}{' '}
+      <WordField
+        label="How far"
+        placeholder="how far"
+        said={attempt.depth === null ? null : depthWord(does, attempt.depth)}
+        find={find.depth}
+        opens="up"
+        onPick={(depth) => change({ depth })}
+        onClear={() => change({ depth: null })}
+        onNext={next}
+      />
+      {isNearFinish(attempt, words) && (
+        <Box as="span" fontWeight="600" data-testid="near-finish">
+          {' '}
+          ({T.near})
+        </Box>
+      )}
+      {isMissed && (
+        <>
+          <Soft> because </Soft>
+          <SeveralField
+            label="Why"
+            placeholder={attempt.reasons.length ? '+ reason' : 'why'}
+            said={attempt.reasons.map((r) => ({ key: r.id, text: words.name('reason', r.reason) }))}
+            joint=" and "
+            find={find.reason}
+            onLine={onLine}
+            onDoubt={saying.doubt('reasons')}
+            onAdd={(reason) =>
+              change({ reasons: [...attempt.reasons, { id: newId(), reason, main: attempt.reasons.length === 0 }] })
+            }
+            onRemove={(id) => change({ reasons: attempt.reasons.filter((r) => r.id !== id) })}
+            onNext={next}
+          />
+          <Doubted saying={saying} field="reasons" />
+        </>
+      )}
+    </>
+  );
+};
+
+/** What is mostly left open, behind the note: whose mistakes were in it, whether it was meant, and on which side. */
+export const MoreOfIt = ({ saying }: { readonly saying: Saying }): React.JSX.Element | null => {
+  const { attempt, words, find, change, next } = saying;
+  const lead = attempt.state && words.position(attempt.state.position)?.lead;
+  if (attempt.action === null) return null;
+  return (
+    <>
+      <Soft>; mistakes: </Soft>
+      <SeveralField
+        label="Mistakes"
+        placeholder={attempt.errors.length ? '+ mistake' : 'none said'}
+        said={attempt.errors.map((e) => ({
+          key: e.id,
+          text: E.choice(e.by, e.what === null ? E.some : words.name('reason', e.what), e.cause),
+        }))}
+        joint=" and "
+        find={find.mistake}
+        onAdd={(mistake) => change({ errors: [...attempt.errors, { ...mistake, id: newId(), until: null }] })}
+        onRemove={(id) => change({ errors: attempt.errors.filter((e) => e.id !== id) })}
+        onNext={next}
+      />
+      <Soft>; </Soft>
+      <WordField
+        label="Meant or bait"
+        placeholder="meant"
+        said={attempt.intent === 'bait' ? 'bait' : null}
+        find={find.intent}
+        opens="up"
+        onPick={(intent) => change({ intent, ...(intent === 'own' ? { wanted: null } : {}) })}
+        onClear={() => change({ intent: 'own', wanted: null })}
+        onNext={next}
+      />
+      {attempt.intent === 'bait' && (
+        <>
+          <Soft> so that they </Soft>
+          <WordField
+            label="Wanted reaction"
+            placeholder="do what"
+            said={attempt.wanted && words.name('reaction', attempt.wanted)}
+            find={find.reaction}
+            opens="up"
+            onPick={(wanted) => change({ wanted })}
+            onClear={() => change({ wanted: null })}
+            onNext={next}
+          />
+        </>
+      )}
+      {lead && (
+        <>
+          <Soft>; {T.lead(lead.role === attempt.state?.role || attempt.state?.role === 'even', lead.limb)} </Soft>
+          <WordField
+            label="Which side"
+            placeholder="which side"
+            said={attempt.lead}
+            find={find.lead}
+            opens="up"
+            onPick={(side) => change({ lead: side })}
+            onClear={() => change({ lead: null })}
+            onNext={next}
+          />
+        </>
+      )}
+    </>
+  );
+};

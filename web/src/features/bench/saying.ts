@@ -1,0 +1,80 @@
+import { mirrorAttempt, type Attempt, type DoubtField, type Instant, type Words } from '@odograph/core';
+import { useEdit, type ClipView } from '../library/index.js';
+import type { Finders, Proposals } from './useFinders.js';
+
+type Said = Pick<
+  Attempt,
+  | 'subject'
+  | 'state'
+  | 'lead'
+  | 'action'
+  | 'intent'
+  | 'wanted'
+  | 'result'
+  | 'finish'
+  | 'depth'
+  | 'controls'
+  | 'reactions'
+  | 'reasons'
+  | 'errors'
+  | 'doubts'
+>;
+export type SayChange = (changes: Partial<Said>) => void;
+
+/** What every part of the phrase works with. */
+export type Saying = {
+  /** As it is shown: turned over where the picture is. */ readonly attempt: Attempt;
+  readonly words: Words;
+  readonly find: Finders;
+  readonly proposed: Proposals;
+  readonly change: SayChange;
+  readonly next: () => void;
+  readonly onLine: (typed: string) => void;
+  /** Keeps that a part is unsure, or that nobody has a word for it. */
+  readonly doubt: (field: DoubtField) => (text: string) => void;
+};
+
+/** Fields of which one may be unsure: saying one of them anew settles the doubt. */
+const isDoubted = (field: string, changes: Partial<Said>): boolean => field in changes;
+
+/**
+ * How parts of an attempt are changed. What is said while the picture is turned over is kept as it was; a part that is said settles a doubt about it. `now` is the
+ * instant to look at when there is a doubt.
+ */
+export const useSaying = (
+  view: ClipView,
+  isMirrored: boolean,
+  now: () => Instant,
+): Pick<Saying, 'attempt' | 'change' | 'doubt'> => {
+  const edit = useEdit();
+  const { attempt } = view;
+  const turned = <T extends Partial<Said>>(said: T): T =>
+    isMirrored
+      ? { ...said, ...pickTurned(mirrorAttempt({ lead: said.lead ?? null, controls: said.controls ?? [] }), said) }
+      : said;
+  const change: SayChange = (changes) => {
+    const doubts = attempt.doubts.filter((d) => !isDoubted(d.field, changes));
+    const kept = turned(doubts.length === attempt.doubts.length || changes.doubts ? changes : { ...changes, doubts });
+    edit({ kind: 'attempt', id: attempt.id, changes: kept, patch: kept });
+  };
+  return {
+    attempt: isMirrored ? mirrorAttempt(attempt) : attempt,
+    change,
+    doubt: (field) => (text) =>
+      change({
+        doubts: [
+          ...attempt.doubts.filter((d) => d.field !== field),
+          { field, kind: text ? 'unknown' : 'unsure', text, at: now() },
+        ],
+      }),
+  };
+};
+
+/** Of what was turned, only what was said. */
+const pickTurned = (
+  turned: Pick<Attempt, 'lead' | 'controls'>,
+  said: Partial<Said>,
+): Partial<Pick<Attempt, 'lead' | 'controls'>> => ({
+  ...('lead' in said ? { lead: turned.lead } : {}),
+  ...('controls' in said ? { controls: turned.controls } : {}),
+});
