@@ -16,6 +16,7 @@ import { JobsModule } from './jobs/jobs.module.js';
 import { LibraryModule } from './library/library.module.js';
 import { MapModule } from './map/map.module.js';
 import { MediaModule } from './media/media.module.js';
+import { NewsModule } from './news/news.module.js';
 import { PeopleModule } from './people/people.module.js';
 import { MomentsModule } from './moments/moments.module.js';
 import { RoutesModule } from './routes/routes.module.js';
@@ -55,6 +56,7 @@ export class AppModule {
         MomentsModule,
         RoutesModule,
         MapModule,
+        NewsModule,
         UploadsModule,
         JobsModule,
         DiskModule,

@@ -46,5 +46,6 @@ export {
 } from './spans.js';
 export { AGAIN, repeated, sameTry, type Again } from './again.js';
 export { answersIn, lineReaction, type Answer } from './answers.js';
+export { doubtQueue, settled, type DoubtCase, type DoubtGroup, type Settling } from './doubts.js';
 export { handedOver, isHeldAt, limbsOn } from './heldNow.js';
 export { contradictionsIn, mirrorContradiction, sidesAgainst, type Contradiction } from './contradictions.js';

@@ -98,3 +98,10 @@ export type LibraryPart = {
   readonly clips: readonly Clip[];
   readonly next: string | null;
 };
+
+/** What has changed in the library since a version that somebody has: the rows as they are now, or that it is to be read anew. */
+export type News = {
+  readonly version: number;
+  readonly whole: boolean;
+  readonly changed: Changed | null;
+};

@@ -9,6 +9,7 @@ export type {
   Mail,
   Me,
   Member,
+  News,
   People,
   References,
   ScoreboardAnswer,

@@ -146,6 +146,8 @@ const OPEN = [
   'POST /api/invitation/accept',
 ];
 const FOR_STUDENTS = [
+  'GET /api/news/since',
+  'GET /api/news/stream',
   'GET /api/me',
   'POST /api/files/{id}/prepare',
   'POST /api/me/academy',

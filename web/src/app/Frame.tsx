@@ -2,7 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { Suspense, useDeferredValue, useLayoutEffect } from 'react';
 import { NavLink, Outlet, useLocation } from 'react-router';
 import { AccountMenu, SignedIn } from '../features/accounts/index.js';
-import { Refusal, SaveState, failureText, useLibraryQuery, useMayWrite } from '../features/library/index.js';
+import { Refusal, SaveState, failureText, useLibraryQuery, useMayWrite, useNews } from '../features/library/index.js';
 import { Action, ProfileMark } from '../design/index.js';
 
 /** The screens in the order of the work. */
@@ -75,6 +75,7 @@ const Bar = (): React.JSX.Element => {
 
 const Inside = (): React.JSX.Element | null => {
   const { data, error, refetch } = useLibraryQuery(undefined, { refetchOnMountOrArgChange: false });
+  useNews();
   const isHere = useDeferredValue(data !== undefined);
   if (data && isHere) return <Outlet />;
   if (!error) return <Box padding="8">Loading the library …</Box>;

@@ -22,6 +22,7 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('../features/bench/index.js')).Bench }),
       },
       { path: '/clips', lazy: async () => ({ Component: (await import('../features/clips/index.js')).ClipList }) },
+      { path: '/doubts', lazy: async () => ({ Component: (await import('../features/doubts/index.js')).Doubts }) },
       { path: '/map', lazy: async () => ({ Component: (await import('../features/map/screen.js')).MapScreen }) },
       { path: '/routes', lazy: async () => ({ Component: (await import('../features/routes/index.js')).RouteFinder }) },
       {

@@ -1,6 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import { timecode, type TimeTable } from '@odograph/core';
 import { useEffect, useRef } from 'react';
+import { Link } from 'react-router';
 import { v7 as newId } from 'uuid';
 import { Choice, Heading, Mono, PickRow, ResultMark, Sentence } from '../../design/index.js';
 import { SaveVideo } from '../cuts/index.js';
@@ -92,6 +93,7 @@ export const ClipsHere = ({
     // without it the bench goes to the first camera by itself
     void removeAngle({ id, body: { editId: newId(), baseVersion: version } });
   };
+  const doubts = [...new Set(bench.clips.map((v) => v.attempt))].reduce((n, a) => n + a.doubts.length, 0);
   const drafts = bench.clips.filter((v) => v.missing.length > 0).length;
   return (
     <Box as="section" aria-label="Clips of this footage" height="100%" overflowY="auto" borderLeftWidth="1px">
@@ -138,6 +140,12 @@ export const ClipsHere = ({
         {marks && <MarksHere marks={marks} onNext={onMark} />}
         <Box fontSize="14px" color="inkSoft" marginTop="1" data-testid="clip-count">
           {T.count(bench.clips.length, drafts)}
+          {doubts > 0 && (
+            <>
+              {', '}
+              <Link to="/doubts">{T.doubts(doubts)}</Link>
+            </>
+          )}
         </Box>
         {lineUp && selectedId !== undefined && (
           <Box marginTop="1" fontSize="14px">

@@ -277,6 +277,7 @@ export const BENCH_TEXT = {
     const all = clips === 1 ? '1 clip' : `${clips} clips`;
     return drafts === 0 ? all : `${all}, ${drafts === 1 ? '1 draft' : `${drafts} drafts`}`;
   },
+  doubts: (n: number): string => (n === 1 ? '1 doubt' : `${n} doubts`),
   looping: 'in a loop',
   backwards: 'backwards',
   speed: { 0.5: 'half speed', 0.25: 'quarter speed' } as Readonly<Record<number, string>>,

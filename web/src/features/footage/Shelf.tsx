@@ -168,6 +168,7 @@ export const Shelf = (): React.JSX.Element => {
     setOver(event.type === 'dragover');
     if (event.type === 'drop') take([...event.dataTransfer.files]);
   };
+  const doubts = useMemo(() => library.attempts.reduce((n, a) => n + a.doubts.length, 0), [library.attempts]);
   const pieces = [...library.footage].sort(
     (a, b) => (b.date ?? '').localeCompare(a.date ?? '') || (a.id < b.id ? -1 : 1),
   );
@@ -186,6 +187,11 @@ export const Shelf = (): React.JSX.Element => {
         <Heading flex="1">{T.title}</Heading>
         {mayWrite && (
           <>
+            {doubts > 0 && (
+              <Action asChild tone="quiet">
+                <Link to="/doubts">{T.doubts(doubts)}</Link>
+              </Action>
+            )}
             <Box color="inkSoft">{isOver ? T.dropHere : T.drop}</Box>
             <Action tone="next" onClick={() => picker.current?.click()}>
               <Plus size={17} aria-hidden />

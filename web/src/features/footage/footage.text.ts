@@ -16,6 +16,7 @@ export const FOOTAGE_TEXT = {
     'Everything starts with a match, a round or a demonstration on video. Drop a video here, say who is who, and break it down.',
   emptyForStudents:
     'Nothing is here that may be shown to the whole academy yet. Your coaches say so for each person on the footage.',
+  doubts: (n: number): string => (n === 1 ? '1 doubt to settle' : `${n} doubts to settle`),
   toBin: 'Put in the bin',
   coming: 'Coming in',
   pause: 'Pause',

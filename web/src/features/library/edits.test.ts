@@ -8,6 +8,7 @@ import { editQueued, editsSlice } from './edits.slice.js';
 import { libraryApi } from './library.api.js';
 import { selectLibrary, selectRefused, selectStatus } from './library.selectors.js';
 import { mergeChanged } from './merge.js';
+import { besidePending } from './news.js';
 import { serverApi } from './server.api.js';
 
 const library: Library = {
@@ -21,6 +22,16 @@ const say = (editId: string, changes: { action?: string; depth?: number }, id = 
   id,
   changes,
   patch: changes,
+});
+
+describe('what others changed', () => {
+  test('when an edit of mine is on its way, the row that it is for should wait, and every other come at once', () => {
+    const changed = { attempts: [attempt('1'), attempt('2')], removed: ['c1', '1'] } as never;
+    const beside = besidePending(changed, [say('e1', { depth: 2 }, '1')]);
+    expect(beside.attempts?.map((a) => a.id)).toEqual(['2']);
+    expect(beside.removed).toEqual(['c1']);
+    expect(besidePending(changed, []).attempts).toHaveLength(2);
+  });
 });
 
 describe('edits that are not saved yet', () => {
@@ -135,6 +146,7 @@ describe('sending edits', () => {
     globalThis.fetch = async (input) => {
       const request = input as Request;
       const path = new URL(request.url).pathname;
+      if (path === '/api/news/since') return json({ version: 1, whole: false, changed: null });
       if (path === '/api/library/base') return json({ ...now, attempts: [], clips: [] });
       if (path === '/api/library/part') return json({ attempts: now.attempts, clips: now.clips, next: null });
       const call: Call = { method: request.method, path, body: JSON.parse(await request.text()) as Call['body'] };

@@ -8,13 +8,14 @@ import type {
   NewAngle,
   NewCut,
   NewFootage,
+  News,
   Prepared,
   Removal,
   ScoreboardAnswer,
   UnderWay,
 } from '@odograph/core/contract';
 import { serverApi } from './server.api.js';
-import { mergeChanged } from './merge.js';
+import { mergeChanged, type VersionedLibrary } from './merge.js';
 
 export type SendRequest = {
   readonly url: string;
@@ -56,6 +57,9 @@ export const libraryApi = serverApi.injectEndpoints({
     library: build.query<Library, void>({
       /** In parts, so that reading a large one never holds the page up; whole only when all of it is here. */
       queryFn: async (_, __, ___, ask) => {
+        // asked before anything is read: what is changed meanwhile is told once more
+        const news = await ask('news/since');
+        if (news.error) return { error: news.error };
         const base = await ask('library/base');
         if (base.error) return { error: base.error };
         const parts: LibraryPart[] = [];
@@ -66,16 +70,19 @@ export const libraryApi = serverApi.injectEndpoints({
           parts.push(part);
           after = part.next;
         }
-        const library: Library = {
+        const library: VersionedLibrary = {
           ...(base.data as Library),
           attempts: inOrder(parts.flatMap((p) => p.attempts)),
           clips: parts.flatMap((p) => p.clips),
+          version: (news.data as News).version,
         };
         // nothing in the store writes into it; frozen on top, the store does not walk through all of it to freeze it
         return { data: Object.freeze(library) };
       },
       structuralSharing: false,
     }),
+    /** What has changed in the library since a version. */
+    news: build.query<News, number>({ query: (version) => `news/since?version=${version}`, keepUnusedDataFor: 0 }),
     /** Presentation times by their address below `files`: of the original, or of what was made of it for stepping. They never change. */
     times: build.query<TimeTable, string>({
       query: (path) => ({

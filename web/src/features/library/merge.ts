@@ -1,6 +1,9 @@
 import type { Library } from '@odograph/core';
 import type { Changed } from '@odograph/core/contract';
 
+/** The library, and which version of the server's it is; that of rows merged in singly is not followed. */
+export type VersionedLibrary = Library & { readonly version?: number };
+
 type Kept = { readonly id: string };
 
 /** Rows with others laid over them by id, in the order of their ids. */

@@ -1,0 +1,50 @@
+import { Inject, Injectable } from '@nestjs/common';
+import { Op, QueryTypes, Sequelize } from 'sequelize';
+import { ABOVE, type Touched } from '../changes/edit.js';
+import type { AcademyId } from '../database/academyId.js';
+import type { Entity, Models } from '../database/models.js';
+import { MODELS } from '../database/tokens.js';
+
+/** More rows than this, and the library is read anew instead. */
+const MOST = 1000;
+
+@Injectable()
+export class NewsRepository {
+  constructor(
+    @Inject(MODELS) private readonly models: Models,
+    @Inject(Sequelize) private readonly sequelize: Sequelize,
+  ) {}
+
+  /** The versions of the libraries of some academies. */
+  async versions(academies: readonly AcademyId[]): Promise<ReadonlyMap<AcademyId, number>> {
+    const rows = await this.models.academy.findAll({
+      where: { id: { [Op.in]: [...academies] } },
+      attributes: ['id', 'libraryVersion'],
+    });
+    return new Map(rows.map((r) => [r.get('id') as AcademyId, r.get('libraryVersion') as number]));
+  }
+
+  /** The rows that edits have touched since a version, lists as the row above them; undefined where that is too much to tell. */
+  async touchedSince(academyId: AcademyId, since: number): Promise<Touched | undefined> {
+    const rows = await this.sequelize.query<{ entity: Entity; id: string }>(
+      `SELECT DISTINCT c.entity, c.entity_id AS id FROM edits e JOIN change_records c ON c.academy_id = e.academy_id AND c.edit_id = e.id
+       WHERE e.academy_id = :academyId AND e.library_version > :since LIMIT ${MOST + 1}`,
+      { type: QueryTypes.SELECT, replacements: { academyId, since } },
+    );
+    if (rows.length > MOST) return undefined;
+    const touched = new Map<Entity, Set<string>>();
+    const add = (entity: Entity, id: string): void =>
+      void touched.set(entity, (touched.get(entity) ?? new Set()).add(id));
+    for (const { entity, id } of rows) if (!ABOVE[entity]) add(entity, id);
+    for (const [entity, above] of Object.entries(ABOVE)) {
+      const ids = rows.flatMap((r) => (r.entity === entity ? r.id : []));
+      if (!ids.length) continue;
+      const below = await this.models[entity as Entity].findAll({
+        where: { academyId, id: { [Op.in]: ids } },
+        attributes: [above.by],
+      });
+      for (const row of below) add(above.entity, row.get(above.by) as string);
+    }
+    return touched;
+  }
+}

@@ -1,0 +1,180 @@
+import { Box, Flex } from '@chakra-ui/react';
+import {
+  asCompared,
+  doubtQueue,
+  entryChoices,
+  finishChoices,
+  placeChoices,
+  reactionChoices,
+  readControls,
+  reasonChoices,
+  resultChoices,
+  sayControl,
+  settled,
+  type DoubtField,
+  type DoubtGroup,
+  type Settling,
+  type WordKind,
+  type Words,
+} from '@odograph/core';
+import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
+import { v7 as newId } from 'uuid';
+import { Action, Heading, Sentence, Subheading, WordField, among, type Found } from '../../design/index.js';
+import { useClipViews, useEdit, useLibrary, useWords, type ClipView } from '../library/index.js';
+import { Still, useTimecode } from '../player/index.js';
+import { DOUBTS_TEXT as T, PART_TEXT } from './doubts.text.js';
+
+/** Finds what a part may be settled as. */
+const findFor = (field: DoubtField, words: Words): ((typed: string) => readonly Found<Settling>[]) => {
+  const told =
+    <V,>(of: Settling['field'], find: (typed: string) => readonly Found<V>[]) =>
+    (typed: string): readonly Found<Settling>[] =>
+      find(typed).map(({ value, ...found }) => ({ ...found, value: { field: of, value } as Settling }));
+  switch (field) {
+    case 'state':
+      return told(field, among(placeChoices(words)));
+    case 'finish':
+      return told(field, among(finishChoices(words, null, null)));
+    case 'result':
+      return told(field, among(resultChoices()));
+    case 'action':
+      return told(field, among(entryChoices(words, null)));
+    case 'reactions':
+      return told(field, among(reactionChoices(words)));
+    case 'reasons':
+      return told(field, among(reasonChoices(words)));
+    case 'controls':
+      return (typed) =>
+        typed.trim() === ''
+          ? []
+          : readControls(typed, words).map((value) => ({
+              value: { field, value },
+              name: sayControl({ ...value, id: '' }, words),
+              via: '',
+            }));
+  }
+};
+
+/** The word that a settled part names, where an unknown term can become an alias of it. */
+const wordOf = (settling: Settling): { readonly kind: WordKind; readonly key: string } | null => {
+  switch (settling.field) {
+    case 'state':
+      return { kind: 'position', key: settling.value.position };
+    case 'action':
+      return { kind: 'action', key: settling.value };
+    case 'reactions':
+      return { kind: 'reaction', key: settling.value };
+    case 'reasons':
+      return { kind: 'reason', key: settling.value };
+    case 'finish':
+      return settling.value.kind === 'state' ? { kind: 'position', key: settling.value.position } : null;
+    case 'controls':
+      return { kind: 'target', key: settling.value.target };
+    case 'result':
+      return null;
+  }
+};
+
+/** Most pictures of one group. */
+const SHOWN = 4;
+
+const Case = ({ view, frame }: { readonly view: ClipView; readonly frame: number }): React.JSX.Element => {
+  const code = useTimecode(view.file.id, frame);
+  return (
+    <Box as="li" width="224px">
+      <Link
+        to={`/break-down/${view.footage.id}?clip=${view.clip.id}&frame=${frame}`}
+        aria-label={`${T.look}: ${view.footage.title}, ${code}`}
+      >
+        <Still fileId={view.file.id} frame={frame} width={224} />
+        <Box fontSize="14px" color="inkSoft" marginTop="1">
+          {view.footage.title}, {code}
+        </Box>
+      </Link>
+      <Box fontSize="14px" lineHeight="1.35">
+        <Sentence said={view.said} subject={view.attempt.subject} />
+      </Box>
+    </Box>
+  );
+};
+
+const Group = ({ group }: { readonly group: DoubtGroup }): React.JSX.Element => {
+  const words = useWords();
+  const { attempts } = useLibrary();
+  const views = useClipViews();
+  const edit = useEdit();
+  const [isCalled, setCalled] = useState(false);
+  const find = useMemo(() => findFor(group.field, words), [group.field, words]);
+  const part = PART_TEXT[group.field];
+  const isUnknown = group.kind === 'unknown';
+  const settle = (settling: Settling | null): void => {
+    for (const { attemptId } of group.cases) {
+      const attempt = attempts.find((a) => a.id === attemptId);
+      if (!attempt) continue;
+      const changes = settled(attempt, group.field, settling, newId);
+      edit({ kind: 'attempt', id: attemptId, changes, patch: changes });
+    }
+    const word = settling && isCalled ? wordOf(settling) : null;
+    if (word) edit({ kind: 'aliases', lines: [{ ...word, aliasId: newId(), changeId: newId(), alias: group.text }] });
+  };
+  const shown = group.cases.flatMap(({ attemptId, doubt }) => {
+    // the frame is told on the attempt's own camera
+    const view = views.find((v) => v.attempt.id === attemptId && v.clip.angleId === v.attempt.angleId);
+    return view ? [{ view, frame: doubt.at.frame }] : [];
+  });
+  return (
+    <Box as="li" borderTopWidth="1px" paddingBlock="4" data-testid="doubt">
+      <Flex alignItems="baseline" gap="4" wrap="wrap">
+        <Subheading fontSize="21px">{isUnknown ? T.unknown(group.text, part) : T.unsure(part)}</Subheading>
+        {isUnknown && <Box color="inkSoft">{T.times(group.cases.length)}</Box>}
+        <Box fontSize="18px">
+          {T.is}{' '}
+          <WordField
+            label={`${T.is}: ${isUnknown ? group.text : part}`}
+            placeholder={T.choose}
+            said={null}
+            find={find}
+            onPick={settle}
+          />
+        </Box>
+        {isUnknown && group.field !== 'result' && asCompared(group.text) !== '' && (
+          <Box as="label" color="inkSoft" display="inline-flex" gap="2" alignItems="center">
+            <input type="checkbox" checked={isCalled} onChange={(e) => setCalled(e.currentTarget.checked)} />
+            {T.callIt}
+          </Box>
+        )}
+        {!isUnknown && <Action onClick={() => settle(null)}>{T.stands}</Action>}
+      </Flex>
+      <Flex as="ul" listStyleType="none" gap="5" wrap="wrap" marginTop="3">
+        {shown.slice(0, SHOWN).map(({ view, frame }) => (
+          <Case key={view.clip.id} view={view} frame={frame} />
+        ))}
+        {shown.length > SHOWN && <Box color="inkSoft">{T.more(shown.length - SHOWN)}</Box>}
+      </Flex>
+    </Box>
+  );
+};
+
+/** Everything that was left unknown or unsure while breaking down, settled for all it was met in at once. */
+export const Doubts = (): React.JSX.Element => {
+  const { attempts } = useLibrary();
+  const queue = useMemo(() => doubtQueue(attempts), [attempts]);
+  return (
+    <Box paddingInline="8" paddingBlock="6" maxWidth="1120px">
+      <Heading marginBottom="2">{T.title}</Heading>
+      <Box color="inkSoft" marginBottom="4">
+        {T.lead}
+      </Box>
+      {queue.length === 0 ? (
+        <Box>{T.empty}</Box>
+      ) : (
+        <Box as="ul" listStyleType="none">
+          {queue.map((group) => (
+            <Group key={group.key} group={group} />
+          ))}
+        </Box>
+      )}
+    </Box>
+  );
+};

@@ -1,0 +1,1 @@
+export { Doubts } from './Doubts.js';

@@ -1,0 +1,67 @@
+import { original } from '@reduxjs/toolkit';
+import type { Library } from '@odograph/core';
+import type { Changed, News } from '@odograph/core/contract';
+import { useEffect } from 'react';
+import { useStore } from 'react-redux';
+import type { PendingEdit } from './edits.js';
+import { libraryApi } from './library.api.js';
+import { selectPending, selectServerLibrary, type LibraryState } from './library.selectors.js';
+import { mergeChanged, type VersionedLibrary } from './merge.js';
+
+/**
+ * What others changed, without the rows that edits of one's own are on their way for: against those the edit is held by the server, and where both have changed the same
+ * field, both values are put before whoever came later.
+ */
+export const besidePending = (changed: Changed, pending: readonly PendingEdit[]): Changed => {
+  const mine = new Set(pending.flatMap((edit) => ('id' in edit ? [edit.id] : [])));
+  const rest = <T extends { readonly id: string }>(rows: readonly T[] | undefined): readonly T[] =>
+    (rows ?? []).filter((row) => !mine.has(row.id));
+  return {
+    ...changed,
+    persons: rest(changed.persons),
+    footage: rest(changed.footage),
+    angles: rest(changed.angles),
+    attempts: rest(changed.attempts),
+    clips: rest(changed.clips),
+    routes: rest(changed.routes),
+    moments: rest(changed.moments),
+    removed: (changed.removed ?? []).filter((id) => !mine.has(id)),
+  };
+};
+
+type Store = {
+  readonly getState: () => LibraryState;
+  readonly dispatch: (action: never) => unknown;
+};
+
+/** Brings the library that is here to the version the server tells of. */
+const catchUp = async ({ getState, dispatch }: Store, version: number): Promise<void> => {
+  const library: VersionedLibrary | undefined = selectServerLibrary(getState());
+  if (!library || library.version === undefined || library.version >= version) return;
+  const ask = libraryApi.endpoints.news.initiate(library.version, { subscribe: false, forceRefetch: true });
+  const { data } = (await dispatch(ask as never)) as { readonly data?: News };
+  if (!data) return;
+  if (data.whole) {
+    await dispatch(libraryApi.endpoints.library.initiate(undefined, { forceRefetch: true, subscribe: false }) as never);
+    return;
+  }
+  const changed = data.changed && besidePending(data.changed, selectPending(getState()));
+  const merge = libraryApi.util.updateQueryData('library', undefined, (draft): never => {
+    const here: Library = original(draft as never) ?? draft;
+    return Object.freeze({ ...(changed ? mergeChanged(here, changed) : here), version: data.version }) as never;
+  });
+  dispatch(merge as never);
+};
+
+/** Listens for what others of the academy change, as long as the page is open; after a lost connection the browser listens again by itself. */
+export const useNews = (): void => {
+  const store = useStore<LibraryState>();
+  useEffect(() => {
+    const source = new EventSource('/api/news/stream');
+    let turn = Promise.resolve();
+    source.onmessage = ({ data }: MessageEvent<string>) => {
+      turn = turn.then(() => catchUp(store as Store, Number(data)));
+    };
+    return () => source.close();
+  }, [store]);
+};
