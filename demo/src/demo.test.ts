@@ -191,7 +191,7 @@ describe('the demo library', () => {
   test('when its clips are read, instants should lie in order inside the piece, and there should be sixty or more', () => {
     const clips = demoFootage().flatMap((f) => f.clips.map((c) => ({ ...c, frames: f.cameras[0]!.frames })));
     const looks = clips.flatMap((c) => c.looks);
-    expect([clips.length, looks.length]).toEqual([62, 3]);
+    expect([clips.length, looks.length]).toEqual([63, 3]);
     for (const look of looks) {
       expect(look.inFrame).toBeLessThan(look.outFrame);
       expect(look.outFrame).toBeLessThanOrEqual(look.camera.frames);

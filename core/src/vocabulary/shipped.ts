@@ -166,6 +166,7 @@ const actions: readonly ActionWord[] = [
   action('settle-across', 'settle across', 'advance', ['passing', 'pin'], [to('side-control', 'top')], ['settle the pin', 'step around', 'secure side control']),
   action('knee-to-belly', 'step to knee on belly', 'advance', ['pin', 'passing'], [to('knee-on-belly', 'top')], ['pop to the knee', 'knee on belly entry', 'knee ride entry']),
   action('slide-to-mount', 'slide to mount', 'advance', ['pin', 'half guard'], [to('mount', 'top')], ['mount transition', 'knee over to mount', 'take mount']),
+  action('walk-to-north-south', 'walk round to north-south', 'advance', ['pin'], [to('north-south', 'top')], ['step past the head', 'spin to north-south', 'passar para norte sul']),
   action('entangle', 'enter the legs', 'advance', ['open guard', 'half guard', 'standing'], [any('leg entanglement', 'attacker'), to('fifty-fifty', 'even')], ['leg entry', 'ashi entry', 'sit under']),
   action('go-behind', 'go-behind', 'advance', ['turtle', 'standing', 'scramble'], [to('turtle', 'top'), to('rear-waist', 'attacker')], ['go behind', 'spin behind', 'run to the back']),
   action('back-take', 'back take', 'back take', ['turtle', 'standing', 'half guard', 'pin'], [to('back', 'attacker')], ['take the back', 'seat belt and hooks', 'pegar as costas']),

@@ -3,7 +3,7 @@ import { PEOPLE } from './people.js';
 
 /**
  * A round without a jacket in a competition: a shot that is sprawled on, the back and a step down from it, a bridge, the legs from upside down, a heel
- * that nearly turns, both attacking a foot at once up to the edge, and after the restart a takedown, a pass and two chokes.
+ * that nearly turns, both attacking a foot at once up to the edge, and after the restart a takedown, a pass, a choke, a walk round the head and another choke.
  */
 export const harbour: Bout = {
   id: 'harbour-open',
@@ -221,13 +221,24 @@ export const harbour: Bout = {
     {
       subject: 'a',
       from: ['side-control', 'top'],
+      action: 'walk-to-north-south',
+      finish: { state: ['north-south', 'top'] },
+      result: 'success',
+      depth: 4,
+      grips: ['left arm lock neck', 'right hand left hip'],
+      reactions: ['frames'],
+      beats: [24, 24],
+    },
+    {
+      subject: 'a',
+      from: ['north-south', 'top'],
       action: 'north-south-choke',
       finish: { submission: 'north-south-choke', won: true },
       result: 'success',
       depth: 4,
       grips: ['right arm lock neck'],
       reactions: ['pushes-knee'],
-      beats: [24, 25],
+      beats: [25, 25],
     },
   ],
 };

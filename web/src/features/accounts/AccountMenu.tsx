@@ -4,6 +4,7 @@ import { useDispatch, useSelector } from 'react-redux';
 import { Link, useNavigate } from 'react-router';
 import { Action } from '../../design/index.js';
 import { selectPending, serverApi, useMeQuery } from '../library/index.js';
+import { forgetMedia } from '../player/index.js';
 import { useGoToMutation, useSignOutMutation } from './accounts.api.js';
 import { ACCOUNTS_TEXT as T } from './accounts.text.js';
 
@@ -29,6 +30,8 @@ export const AccountMenu = (): React.JSX.Element | null => {
   const leave = async (): Promise<void> => {
     if (unsaved && !window.confirm(T.unsaved)) return;
     await signOut();
+    // pictures of people stay in no browser that somebody else may use next
+    await forgetMedia();
     await navigate('/sign-in');
     dispatch(serverApi.util.resetApiState());
   };

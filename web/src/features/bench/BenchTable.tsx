@@ -58,7 +58,7 @@ export const BenchTable = ({
     loop: selected ? { inFrame: selected.clip.in.frame, outFrame: selected.clip.out.frame } : null,
     play: false,
   }));
-  const handle = usePlayer(bench.file, opening, bench.angle);
+  const handle = usePlayer(bench.file, opening, bench.angle, true);
   const { player, table, frame } = handle;
   const cameras = useCameras(bench, table, frame, selected);
   const lineUp = useLineUp(bench, table, frame);
@@ -269,6 +269,7 @@ export const BenchTable = ({
               onLulls={onLulls}
               marks={mayWrite ? marks : undefined}
               onMark={again.toNext}
+              kept={handle.kept}
             />
           ) : (
             <Box padding="4">{T.loading}</Box>

@@ -33,6 +33,7 @@ type Props = {
   /** Marks that wait; nothing for somebody who only watches. */
   readonly marks: Marks | undefined;
   readonly onMark: () => void;
+  /** How much of the picture lies in this browser, 0 … 1; null where it is not kept. */ readonly kept: number | null;
 };
 
 const Row = ({
@@ -86,6 +87,7 @@ export const ClipsHere = ({
   onLulls,
   marks,
   onMark,
+  kept,
 }: Props): React.JSX.Element => {
   const [removeAngle, { error: refusal }] = useRemoveAngleMutation();
   const takeOff = (): void => {
@@ -133,6 +135,11 @@ export const ClipsHere = ({
         {refusal && (
           <Box role="alert" color="caution" fontSize="14px">
             {failureText(refusal)}
+          </Box>
+        )}
+        {kept !== null && (
+          <Box fontSize="14px" color="inkSoft" marginTop="1" data-testid="kept">
+            {T.kept(kept)}
           </Box>
         )}
         {clock && <ClockHere clock={clock} />}

@@ -278,6 +278,10 @@ export const BENCH_TEXT = {
     return drafts === 0 ? all : `${all}, ${drafts === 1 ? '1 draft' : `${drafts} drafts`}`;
   },
   doubts: (n: number): string => (n === 1 ? '1 doubt' : `${n} doubts`),
+  kept: (share: number): string =>
+    share === 1
+      ? 'The picture is in this browser: it plays without the server.'
+      : `The picture comes into this browser: ${Math.floor(share * 100)} %.`,
   looping: 'in a loop',
   backwards: 'backwards',
   speed: { 0.5: 'half speed', 0.25: 'quarter speed' } as Readonly<Record<number, string>>,

@@ -21,7 +21,7 @@ export const FrameVideo = ({
   /** Turned over, left for right. */
   readonly isMirrored?: boolean;
 }): React.JSX.Element => {
-  const { table, src, onScreen } = handle;
+  const { table, src, medium, onScreen } = handle;
   const state = usePlayerState(handle, (now) => now);
   const [says, reads] = [manner?.(state), clock?.(state.frame)];
   return (
@@ -38,11 +38,13 @@ export const FrameVideo = ({
     >
       {src === undefined ? (
         <Box role="status" color="#efebdf" padding="8">
-          {table && 'It is being made ready for stepping; it shows here as soon as that is done.'}
+          {table &&
+            medium === undefined &&
+            'It is being made ready for stepping; it shows here as soon as that is done.'}
         </Box>
       ) : (
         <video
-          key={src}
+          key={medium}
           ref={onScreen}
           src={src}
           preload="auto"

@@ -1,6 +1,7 @@
 import { timecode, type MediaFile, type TimeTable } from '@odograph/core';
 import { useCallback, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { usePrepareFileMutation, usePreparedQuery, useTimesQuery } from '../library/index.js';
+import { useKeptMedium } from './useKeptMedium.js';
 import { FramePlayer, type PlayerState, type Stretch } from './FramePlayer.js';
 
 const NOTHING: PlayerState = { frame: 0, playing: false, settled: false, speed: 1, backwards: false, loop: null };
@@ -14,6 +15,10 @@ export type PlayerHandle = {
   readonly table: TimeTable | undefined;
   /** What is played; undefined while nothing can be. */
   readonly src: string | undefined;
+  /** Where that lies on the server: the same medium, wherever it is played from. */
+  readonly medium: string | undefined;
+  /** How much of it lies in this browser, 0 … 1; null where nothing is to be kept here. */
+  readonly kept: number | null;
   /** To be given to the video element. */
   readonly onScreen: (video: HTMLVideoElement | null) => void;
 };
@@ -32,7 +37,9 @@ const ASK_MS = 1500;
  * What is played of a file: what was made of it for stepping, where that is there, with the times of its own frames; the file itself where a browser
  * shows it; nothing while neither is so. A frame has the same number in both.
  */
-const useMedium = (file: MediaFile): { readonly src: string | undefined; readonly times: TimeTable | undefined } => {
+const useMedium = (
+  file: MediaFile,
+): { readonly src: string | undefined; readonly times: TimeTable | undefined; readonly hasProxy: boolean } => {
   const [isWaiting, setWaiting] = useState(!file.playable);
   const { data: prepared } = usePreparedQuery(file.id, {
     refetchOnMountOrArgChange: true,
@@ -48,11 +55,12 @@ const useMedium = (file: MediaFile): { readonly src: string | undefined; readonl
   if (isWaiting === (hasProxy || file.playable)) setWaiting(!isWaiting);
   const at = hasProxy ? `${file.id}/proxy` : prepared && file.playable ? file.id : undefined;
   const { data: times } = useTimesQuery(`${at}/times`, { skip: at === undefined });
-  return { src: at && `/api/files/${at}${hasProxy ? '' : '/media'}`, times: at ? times : undefined };
+  return { src: at && `/api/files/${at}${hasProxy ? '' : '/media'}`, times: at ? times : undefined, hasProxy };
 };
 
 /**
  * A player for the frames [fromFrame, toFrame) of one file. `opening` says where it opens and what it loops; a new one (compared by its frames) moves the player there.
+ * `isKept`: the medium is fetched into this browser and played from there.
  */
 export const usePlayer = (
   file: MediaFile,
@@ -61,9 +69,12 @@ export const usePlayer = (
     fromFrame: 0,
     toFrame: file.frames,
   },
+  isKept = false,
 ): PlayerHandle => {
   const table = useTimeTable(file.id);
-  const { src, times } = useMedium(file);
+  const { src, times, hasProxy } = useMedium(file);
+  const keeps = isKept && hasProxy;
+  const kept = useKeptMedium(keeps ? src : undefined);
   const [video, setVideo] = useState<HTMLVideoElement | null>(null);
   const player = useMemo(
     () => (video && times ? new FramePlayer(video, times, fromFrame, { inFrame: fromFrame, outFrame: toFrame }) : null),
@@ -80,13 +91,43 @@ export const usePlayer = (
     player.seek(frame);
     if (play) player.play();
   }, [player, frame, inFrame, outFrame, play]);
+  const own = useWhenStill(player, src, kept.url);
   return {
+    medium: src,
+    kept: keeps ? kept.share : null,
     player,
     frame: useCallback(() => player?.snapshot().frame ?? 0, [player]),
     table,
-    src,
+    src: keeps && kept.isLooking ? undefined : (own ?? src),
     onScreen: useCallback((element) => setVideo(element), []),
   };
+};
+
+/**
+ * The address in this browser from which a medium is played, from when it is here: at once where it was here before anything was shown, otherwise when the picture
+ * stands, and then at the frame where it stood.
+ */
+const useWhenStill = (
+  player: FramePlayer | null,
+  address: string | undefined,
+  url: string | undefined,
+): string | undefined => {
+  const [taken, setTaken] = useState<{ readonly address: string | undefined; readonly url: string } | null>(null);
+  const own = taken !== null && taken.address === address ? taken.url : undefined;
+  useEffect(() => {
+    if (url === undefined || own === url) return undefined;
+    const take = (): void => {
+      const { playing, settled } = player?.snapshot() ?? { playing: false, settled: true };
+      if (!playing && settled) setTaken({ address, url });
+    };
+    take();
+    return player?.subscribe(take);
+  }, [player, address, url, own]);
+  useEffect(() => {
+    // the element begins anew with another medium
+    if (own !== undefined) player?.seek(player.snapshot().frame);
+  }, [player, own]);
+  return own;
 };
 
 /** `m:ss:ff` of a frame of a file; empty until its times are here. */
