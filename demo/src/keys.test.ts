@@ -13,7 +13,7 @@ import {
   placeChoices,
   proposedFinish,
   proposedResult,
-  reactionChoices,
+  answerChoices,
   resultChoices,
   shippedWords,
   stateId,
@@ -91,12 +91,12 @@ const keysOf = ({ attempt, gi }: Scripted, usual: Usual, leftIn?: PlaceId): numb
     nameOf(entries, (a) => a === attempt.action),
     among(entries, same),
   );
-  const reactions = reactionChoices(words, attempt.action, usual);
+  const reactions = answerChoices(words, attempt.action, usual);
   const met = attempt.reactions[0]!.what;
   const reaction = keysFor(
     met,
-    nameOf(reactions, (r) => r === met),
-    among(reactions, same),
+    nameOf(reactions, (r) => r.what === met && !r.isAction),
+    among(reactions, (r) => (r.isAction ? `attack ${r.what}` : r.what)),
   );
   const finishes = finishChoices(words, state, attempt.action, usual);
   const end = finishId(attempt.finish!);

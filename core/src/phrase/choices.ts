@@ -107,6 +107,20 @@ export const reactionChoices = (
     bonus: USUAL * (usual?.reaction(r.key, action) ?? 0),
   }));
 
+/** What the other side can have done: every reaction, and behind them every action, where the answer was an attack itself. */
+export const answerChoices = (
+  words: Words,
+  action: string | null = null,
+  usual?: Usual,
+): readonly Sayable<{ readonly what: string; readonly isAction: boolean }>[] => [
+  ...reactionChoices(words, action, usual).map((c) => ({ ...c, value: { what: c.value, isAction: false } })),
+  ...entryChoices(words, null).map((c) => ({
+    ...c,
+    value: { what: c.value, isAction: true },
+    bonus: UNLIKELY,
+  })),
+];
+
 export const reasonChoices = (words: Words): readonly Sayable<string>[] =>
   words.of('reason').map((r) => ({ value: r.key, texts: [r.name, ...r.aliases] }));
 

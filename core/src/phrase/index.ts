@@ -1,4 +1,5 @@
 export {
+  answerChoices,
   depthChoices,
   entryChoices,
   finishChoices,

@@ -9,7 +9,7 @@ import {
   stateId,
   type Instant,
 } from '@odograph/core';
-import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
+import { useEffect, useEffectEvent, useRef, useState, type KeyboardEvent } from 'react';
 import { v7 as newId } from 'uuid';
 import { CautionNote, WordField } from '../../design/index.js';
 import { useEdit, useWords, type ClipView } from '../library/index.js';
@@ -18,7 +18,7 @@ import { Doubted } from './Doubted.js';
 import { leftIn } from './leftIn.js';
 import { NoteField } from './NoteField.js';
 import { Odd } from './Odd.js';
-import { HowFar, MoreOfIt } from './PhraseTail.js';
+import { HowFar, MoreOfIt, Restart } from './PhraseTail.js';
 import { SameTry } from './SameTry.js';
 import { useSaying, type Saying } from './saying.js';
 import { SeveralField } from './SeveralField.js';
@@ -35,6 +35,7 @@ type Props = {
   readonly onLine: (typed: string | null) => void;
   /** Another attempt that looks like the same try. */ readonly same?: ClipView | undefined;
   readonly onSame?: (other: ClipView) => void;
+  readonly onTaken?: () => void;
   readonly onLeave: () => void;
   /** The instant that is shown now, in frames of the attempt's own camera. */ readonly now: () => Instant;
   readonly isMirrored?: boolean;
@@ -48,24 +49,44 @@ const isMoreSaid = ({ errors, intent, lead }: ClipView['attempt']): boolean =>
 
 /** The sentence under the picture: a completing field for each part; each part is kept as soon as it is said. */
 export const Phrase = (props: Props): React.JSX.Element => {
-  const { view, before, isFresh, line, onLine, same, onSame, onLeave, now, isMirrored = false, children } = props;
+  const {
+    view,
+    before,
+    isFresh,
+    line,
+    onLine,
+    same,
+    onSame,
+    onTaken,
+    onLeave,
+    now,
+    isMirrored = false,
+    children,
+  } = props;
   const words = useWords(view.footage.id);
   const edit = useEdit();
   const { find, proposed } = useFinders(view, words, useUsual(words), leftIn(before, view.attempt.subject)[0]);
   const { attempt, change, doubt } = useSaying(view, isMirrored, now);
   const [isMore, setMore] = useState(false);
   const sentence = useRef<HTMLDivElement>(null);
+  const taken = useEffectEvent(() => onTaken?.());
   useEffect(() => {
-    if (isFresh) sentence.current?.querySelectorAll<HTMLInputElement>('input')[1]?.focus();
+    if (!isFresh) return;
+    sentence.current?.querySelectorAll<HTMLInputElement>('input')[1]?.focus();
+    taken();
   }, [isFresh]);
   const { athletes } = view;
-  const next = (): void => {
+  // the part that follows may be one that what was just said has opened: it is gone to when it is there
+  const [moves, setMoves] = useState(0);
+  const next = (): void => setMoves((n) => n + 1);
+  const leave = useEffectEvent(onLeave);
+  useEffect(() => {
+    if (moves === 0) return;
     const fields = [...(sentence.current?.querySelectorAll<HTMLInputElement>('input') ?? [])];
-    const at = fields.findIndex((f) => f === document.activeElement);
-    const following = fields[at + 1];
+    const following = fields[fields.findIndex((f) => f === document.activeElement) + 1];
     if (following) following.focus();
-    else onLeave();
-  };
+    else leave();
+  }, [moves]);
   const onKeyDown = (event: KeyboardEvent): void => {
     if (event.key === 'Escape') onLeave();
   };
@@ -178,12 +199,10 @@ export const Phrase = (props: Props): React.JSX.Element => {
             text: words.name(r.isAction ? 'action' : 'reaction', r.what),
           }))}
           joint=", then "
-          find={find.reaction}
+          find={find.answer}
           onLine={onLine}
           onDoubt={doubt('reactions')}
-          onAdd={(what) =>
-            change({ reactions: [...attempt.reactions, { id: newId(), what, isAction: false, deciding: false }] })
-          }
+          onAdd={(met) => change({ reactions: [...attempt.reactions, { ...met, id: newId(), deciding: false }] })}
           onRemove={(id) => change({ reactions: attempt.reactions.filter((r) => r.id !== id) })}
           onNext={next}
         />
@@ -203,6 +222,7 @@ export const Phrase = (props: Props): React.JSX.Element => {
           onNext={next}
         />
         <Doubted saying={saying} field="finish" />
+        <Restart saying={saying} />
         {soft('; ')}
         <Box as="span" fontWeight="600">
           <WordField

@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import { depthWord, isNearFinish } from '@odograph/core';
+import { depthWord, isNearFinish, placeName, stateId } from '@odograph/core';
 import { v7 as newId } from 'uuid';
 import { DepthLadder, WordField } from '../../design/index.js';
 import { ERROR_TEXT as E, TAIL_TEXT as T } from './bench.text.js';
@@ -12,6 +12,28 @@ const Soft = ({ children }: { readonly children: React.ReactNode }): React.JSX.E
     {children}
   </Box>
 );
+
+/** Where it went on after a restart. */
+export const Restart = ({ saying }: { readonly saying: Saying }): React.JSX.Element | null => {
+  const { attempt, words, find, change, next } = saying;
+  const { finish } = attempt;
+  if (finish?.kind !== 'reset') return null;
+  return (
+    <>
+      <Soft> and on from </Soft>
+      <WordField
+        label="Restart in"
+        placeholder="which position"
+        said={finish.restart && placeName(stateId(finish.restart), words)}
+        find={find.place}
+        opens="up"
+        onPick={(restart) => change({ finish: { ...finish, restart } })}
+        onClear={() => change({ finish: { ...finish, restart: null } })}
+        onNext={next}
+      />
+    </>
+  );
+};
 
 /** How far it came, and why no further. */
 export const HowFar = ({ saying }: { readonly saying: Saying }): React.JSX.Element | null => {

@@ -90,6 +90,7 @@ export const Underneath = (props: Props): React.JSX.Element => {
         same={sameTryOf(bench, selected)}
         onSame={cutting.lookAt}
         isFresh={selected.clip.id === cutting.fresh}
+        onTaken={cutting.onTaken}
         line={props.line}
         onLine={props.onLine}
         onLeave={props.onLeave}

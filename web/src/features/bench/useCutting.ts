@@ -14,6 +14,7 @@ export type Cutting = {
   readonly setInMark: (frame: number | null) => void;
   /** The clip that was made last. */
   readonly fresh: string | null;
+  /** The hand was given to it once; it is taken from the picture by no other way. */ readonly onTaken: () => void;
   readonly onIn: () => void;
   readonly onOut: () => void;
   readonly moveEdge: (edge: Edge, frame: number) => void;
@@ -74,5 +75,6 @@ export const useCutting = (
     edit({ kind: 'remove', what: 'clip', id: selected.clip.id });
     setSearch({ ...here, clip: clip.id }, { replace: true });
   };
-  return { inMark, setInMark, fresh, onIn, onOut, moveEdge, lookAt };
+  const onTaken = (): void => setFresh(null);
+  return { inMark, setInMark, fresh, onTaken, onIn, onOut, moveEdge, lookAt };
 };

@@ -1,5 +1,6 @@
 import {
   RESULT_WORDS,
+  answerChoices,
   depthChoices,
   entryChoices,
   finishChoices,
@@ -64,8 +65,10 @@ const INTENTS: readonly Sayable<'own' | 'bait'>[] = [
 export type Finders = {
   readonly who: Find<Subject>;
   readonly from: Find<State>;
+  /** Any place, as it is usual to act from it. */ readonly place: Find<State>;
   readonly holds: Find<Hold>;
   readonly entry: Find<string>;
+  readonly answer: Find<{ readonly what: string; readonly isAction: boolean }>;
   readonly reaction: Find<string>;
   readonly finish: Find<Finish>;
   readonly result: Find<Result>;
@@ -101,6 +104,7 @@ export const useFinders = (
         { value: 'b', texts: [athletes.b, footage.kitB, 'b', 'them'] },
       ]),
       from: lazily(() => among(placeChoices(words, left === undefined ? [] : [left], usual()))),
+      place: lazily(() => among(placeChoices(words, [], usual()))),
       holds: lazily(() => {
         const held = controls.filter((c) => c.holder === 'subject');
         const found = holdFinder(words, usual(), { from: state, held, gi: footage.gi });
@@ -113,6 +117,7 @@ export const useFinders = (
           }));
       }),
       entry: lazily(() => among(entryChoices(words, state, usual()))),
+      answer: lazily(() => among(answerChoices(words, action, usual()))),
       reaction: lazily(() => among(reactionChoices(words, action, usual()))),
       finish: lazily(() => among(finishChoices(words, state, action, usual()))),
       result: among(resultChoices(result)),

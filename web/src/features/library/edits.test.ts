@@ -8,7 +8,7 @@ import { editQueued, editsSlice } from './edits.slice.js';
 import { libraryApi } from './library.api.js';
 import { selectLibrary, selectRefused, selectStatus } from './library.selectors.js';
 import { mergeChanged } from './merge.js';
-import { besidePending } from './news.js';
+import { besideOwn } from './news.js';
 import { serverApi } from './server.api.js';
 
 const library: Library = {
@@ -27,10 +27,22 @@ const say = (editId: string, changes: { action?: string; depth?: number }, id = 
 describe('what others changed', () => {
   test('when an edit of mine is on its way, the row that it is for should wait, and every other come at once', () => {
     const changed = { attempts: [attempt('1'), attempt('2')], removed: ['c1', '1'] } as never;
-    const beside = besidePending(changed, [say('e1', { depth: 2 }, '1')]);
+    const beside = besideOwn(changed, library, [say('e1', { depth: 2 }, '1')]);
     expect(beside.attempts?.map((a) => a.id)).toEqual(['2']);
     expect(beside.removed).toEqual(['c1']);
-    expect(besidePending(changed, []).attempts).toHaveLength(2);
+    expect(besideOwn(changed, library, []).attempts).toHaveLength(2);
+  });
+
+  test('when a row has gone on here meanwhile, an older one should not come back over it', () => {
+    const later = { ...library, attempts: [{ ...attempt('1'), version: 5 }] };
+    const changed = {
+      attempts: [
+        { ...attempt('1'), version: 4 },
+        { ...attempt('2'), version: 1 },
+      ],
+      removed: [],
+    } as never;
+    expect(besideOwn(changed, later, []).attempts?.map((a) => a.id)).toEqual(['2']);
   });
 });
 

@@ -8,23 +8,28 @@ import { libraryApi } from './library.api.js';
 import { selectPending, selectServerLibrary, type LibraryState } from './library.selectors.js';
 import { mergeChanged, type VersionedLibrary } from './merge.js';
 
+type Row = { readonly id: string; readonly version?: number };
+
 /**
- * What others changed, without the rows that edits of one's own are on their way for: against those the edit is held by the server, and where both have changed the same
- * field, both values are put before whoever came later.
+ * What others changed, as far as it is news: rows that are here in a later version stay (what one changed oneself meanwhile is known already), and so do rows that edits of
+ * one's own are on their way for: against those the edit is held by the server, and where both have changed the same field, both values are put before whoever came later.
  */
-export const besidePending = (changed: Changed, pending: readonly PendingEdit[]): Changed => {
+export const besideOwn = (changed: Changed, library: Library, pending: readonly PendingEdit[]): Changed => {
   const mine = new Set(pending.flatMap((edit) => ('id' in edit ? [edit.id] : [])));
-  const rest = <T extends { readonly id: string }>(rows: readonly T[] | undefined): readonly T[] =>
-    (rows ?? []).filter((row) => !mine.has(row.id));
+  const news = <T extends Row>(rows: readonly T[] | undefined, here: readonly T[]): readonly T[] => {
+    if (!rows?.length) return [];
+    const versions = new Map(here.map((row) => [row.id, row.version ?? 0]));
+    return rows.filter((row) => !mine.has(row.id) && (row.version ?? 0) >= (versions.get(row.id) ?? 0));
+  };
   return {
     ...changed,
-    persons: rest(changed.persons),
-    footage: rest(changed.footage),
-    angles: rest(changed.angles),
-    attempts: rest(changed.attempts),
-    clips: rest(changed.clips),
-    routes: rest(changed.routes),
-    moments: rest(changed.moments),
+    persons: news(changed.persons, library.persons),
+    footage: news(changed.footage, library.footage),
+    angles: news(changed.angles, library.angles),
+    attempts: news(changed.attempts, library.attempts),
+    clips: news(changed.clips, library.clips),
+    routes: news(changed.routes, library.routes),
+    moments: news(changed.moments, library.moments),
     removed: (changed.removed ?? []).filter((id) => !mine.has(id)),
   };
 };
@@ -45,9 +50,10 @@ const catchUp = async ({ getState, dispatch }: Store, version: number): Promise<
     await dispatch(libraryApi.endpoints.library.initiate(undefined, { forceRefetch: true, subscribe: false }) as never);
     return;
   }
-  const changed = data.changed && besidePending(data.changed, selectPending(getState()));
+  const pending = selectPending(getState());
   const merge = libraryApi.util.updateQueryData('library', undefined, (draft): never => {
     const here: Library = original(draft as never) ?? draft;
+    const changed = data.changed && besideOwn(data.changed, here, pending);
     return Object.freeze({ ...(changed ? mergeChanged(here, changed) : here), version: data.version }) as never;
   });
   dispatch(merge as never);
