@@ -210,7 +210,7 @@ test('when nothing moves for a while, that should be asked about, and not be cou
 test('when the line is pointed at, a picture of that time should stand there', async ({ page, running }) => {
   await signIn(page, running.url);
   await openBench(page, 'Lantern Cup, final round');
-  await expect(page.getByTestId('activity')).toBeAttached();
+  await expect(page.getByTestId('over-activity')).toBeAttached();
   const box = (await page.getByTestId('line').boundingBox())!;
   await page.mouse.move(box.x + 640, box.y + 40);
   await expect(page.getByTestId('pointed')).toBeVisible();

@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import type { Caption } from '../formats/captions.js';
 import type { TimeSpan } from '../signals/index.js';
 import { id } from './fields.js';
 
@@ -93,6 +94,15 @@ export type Look = {
     readonly height: number;
   };
 };
+
+/** The text of a WebVTT or SubRip file, at most so many characters. */
+export const CAPTIONS_LIMIT_CHARS = 400_000;
+export type CaptionsFile = { readonly text: string };
+export const captionsFile = Joi.object<CaptionsFile, true>({
+  text: Joi.string().max(CAPTIONS_LIMIT_CHARS).required(),
+});
+/** The captions of a file; what could not be read of it was left out. */
+export type Captions = { readonly captions: readonly Caption[]; readonly unread: number };
 
 export type UploadDone = { readonly sha256: string };
 /** The browser has sent everything; the hash of what it sent, by which the server checks that it arrived whole. */

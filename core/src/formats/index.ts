@@ -1,3 +1,4 @@
+export { readCaptions, type Caption } from './captions.js';
 export { toGraphml } from './graphml.js';
 export { harmless, readCsv, writeCsv, type Table } from './csv.js';
 export { WORDS_HEAD, readAliases, wordsCsv, type AliasLine } from './wordsCsv.js';

@@ -95,6 +95,7 @@ const EXAMPLES: Readonly<Record<string, () => Record<string, unknown>>> = {
   }),
   'PATCH /api/angles/{id}': () => ({ editId: newId(), baseVersion: 1, changes: { offsetMs: 10, rate: 1 } }),
   'DELETE /api/angles/{id}': () => ({ editId: newId(), baseVersion: 1 }),
+  'PUT /api/files/{id}/captions': () => ({ text: '00:01.000 --> 00:02.000\nwords' }),
   'POST /api/cuts': () => ({ id: newId(), clipIds: [newId()], format: 'mp4' }),
   'POST /api/uploads/{id}/done': () => ({ sha256: '0'.repeat(64) }),
   'PATCH /api/footage/{id}': () => ({
@@ -146,6 +147,7 @@ const OPEN = [
   'POST /api/invitation/accept',
 ];
 const FOR_STUDENTS = [
+  'GET /api/files/{id}/captions',
   'GET /api/news/since',
   'GET /api/news/stream',
   'GET /api/me',

@@ -1,12 +1,19 @@
 import { basename, dirname } from 'node:path';
-import { Controller, Get, Inject, Param, Put, Query, Req, Res } from '@nestjs/common';
+import { Controller, Get, Header, Inject, Param, Put, Query, Req, Res } from '@nestjs/common';
 import type { MediaFile } from '@odograph/core';
-import { fileName, idParam, type Prepared } from '@odograph/core/contract';
+import {
+  captionsFile,
+  fileName,
+  idParam,
+  type Captions,
+  type CaptionsFile,
+  type Prepared,
+} from '@odograph/core/contract';
 import type { Request, Response } from 'express';
 import Joi from 'joi';
 import { CurrentSession } from '../accounts/session.guard.js';
 import type { Session } from '../accounts/session.js';
-import { Says } from '../api/describe.js';
+import { CheckedBody, Says } from '../api/describe.js';
 import { checked } from '../errors/checked.js';
 import { notFound } from '../errors/refused.js';
 import { MediaService } from './media.service.js';
@@ -23,6 +30,7 @@ const TYPES: Readonly<Record<MadeName, string>> = {
   'strip.jpg': 'image/jpeg',
   'look.json': 'application/json',
   sound: 'application/octet-stream',
+  'captions.json': 'application/json',
 };
 
 @Controller('files')
@@ -93,6 +101,25 @@ export class MediaController {
   @Get(':id/sound')
   sound(@CurrentSession() session: Session, @Param('id') id: string, @Res() response: Response): Promise<void> {
     return this.sendMade(session, id, 'sound', response);
+  }
+
+  @Says('The captions that were given to the file')
+  @Get(':id/captions')
+  @Header('Cache-Control', 'no-store')
+  async captions(@CurrentSession() session: Session, @Param('id') id: string): Promise<Captions> {
+    await this.media.requireFor(session, id);
+    return this.media.captions(session.academyId, id);
+  }
+
+  @Says('Gives captions to a file, in place of those it has: the text of a WebVTT or SubRip file')
+  @Put(':id/captions')
+  async giveCaptions(
+    @CurrentSession() session: Session,
+    @Param('id') id: string,
+    @CheckedBody(captionsFile) { text }: CaptionsFile,
+  ): Promise<Captions> {
+    await this.media.require(session.academyId, checked(idParam.label('id'), id));
+    return this.media.giveCaptions(session.academyId, id, text);
   }
 
   @Says('One frame as a picture')

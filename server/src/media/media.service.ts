@@ -1,13 +1,15 @@
+import { readFile, writeFile } from 'node:fs/promises';
+import { join } from 'node:path';
 import type { Readable } from 'node:stream';
 import { Inject, Injectable } from '@nestjs/common';
-import { ptsOf, type Instant, type MediaFile, type TimeTable } from '@odograph/core';
-import type { Prepared } from '@odograph/core/contract';
+import { ptsOf, readCaptions, type Instant, type MediaFile, type TimeTable } from '@odograph/core';
+import type { Captions, Prepared } from '@odograph/core/contract';
 import type { Session } from '../accounts/session.js';
 import { ChangesService } from '../changes/changes.service.js';
 import type { AcademyId } from '../database/academyId.js';
 import pLimit from 'p-limit';
 import { v7 as newId } from 'uuid';
-import { Refused, notFound } from '../errors/refused.js';
+import { Refused, invalid, notFound } from '../errors/refused.js';
 import { fromFile } from '../library/library.mapper.js';
 import { MediaRepository } from './media.repository.js';
 import { MediaStore, type Received } from './mediaStore.js';
@@ -128,6 +130,24 @@ export class MediaService {
       (['proxy.mp4', 'look.json', 'sound'] as const).map((name) => this.store.isMade(academy, fileId, name)),
     );
     return { proxy: proxy!, look: look!, sound: sound!, isThinned: await this.store.isThinned(academy, fileId) };
+  }
+
+  /** The captions that a file was given; none where it was given none. */
+  async captions(academy: AcademyId, fileId: string): Promise<Captions> {
+    if (!(await this.store.isMade(academy, fileId, 'captions.json'))) return { captions: [], unread: 0 };
+    return JSON.parse(await readFile(this.store.made(academy, fileId, 'captions.json'), 'utf8')) as Captions;
+  }
+
+  /** Reads the text of a captions file and keeps what it says; a text without any caption is refused. */
+  async giveCaptions(academy: AcademyId, fileId: string, text: string): Promise<Captions> {
+    const read = readCaptions(text);
+    if (!read.captions.length) throw invalid('text', 'has no captions that can be read');
+    await this.store.working(async (folder) => {
+      const path = join(folder, 'captions.json');
+      await writeFile(path, JSON.stringify(read));
+      await this.store.putMade(academy, fileId, 'captions.json', path);
+    });
+    return read;
   }
 
   async still(academy: AcademyId, fileId: string, frame: number): Promise<string> {

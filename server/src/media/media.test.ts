@@ -54,6 +54,23 @@ describe('media', () => {
     },
   );
 
+  test('when a file is given captions, they should be kept for it; a text without any is refused, and students give none', async () => {
+    const { body } = await take('x.mp4', video);
+    const { id } = body as MediaFile;
+    const at = `/api/files/${id}/captions`;
+    expect((await coach.ask('GET', at)).body).toEqual({ captions: [], unread: 0 });
+    const text = 'WEBVTT\n\n00:02.000 --> 00:03.500\nKnee to the elbow\n\n00:05.000 --> 00:04.000\nbackwards';
+    const given = { captions: [{ fromS: 2, toS: 3.5, text: 'Knee to the elbow' }], unread: 1 };
+    expect((await coach.ask('PUT', at, { text })).body).toEqual(given);
+    expect((await coach.ask('PUT', at, { text: 'nothing of the kind' })).body).toMatchObject({
+      facts: { fields: [{ field: 'text' }] },
+    });
+    expect((await coach.ask('GET', at)).body).toEqual(given);
+    const other = await app.signedIn(OTHER_COACH);
+    expect((await other.ask('PUT', at, { text })).status).toBe(404);
+    expect((await other.ask('GET', at)).status).toBe(404);
+  });
+
   test('when an earlier version kept times as JSON, they should be packed at the start and be the same', async () => {
     const { body } = await take('x.mp4', video);
     const { id } = body as MediaFile;

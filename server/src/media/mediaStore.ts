@@ -15,7 +15,7 @@ const LIMIT_BYTES = 4 * 2 ** 30;
 
 export type Received = { readonly path: string; readonly sizeBytes: number; readonly sha256: string };
 /** What is made of a file: its presentation times; the proxy and the times of its own frames; picture strip and what moves; how loud it is. */
-export type MadeName = 'times' | 'proxy.mp4' | 'proxy.times' | 'strip.jpg' | 'look.json' | 'sound';
+export type MadeName = 'times' | 'proxy.mp4' | 'proxy.times' | 'strip.jpg' | 'look.json' | 'sound' | 'captions.json';
 
 /** What can be made again out of the original, and takes the most room beside it. */
 const REMADE = ['proxy.mp4', 'proxy.times', 'stills'] as const;

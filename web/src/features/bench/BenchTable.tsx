@@ -1,9 +1,9 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { SPAN_KINDS, frameCount, type Instant } from '@odograph/core';
+import { SPAN_KINDS, timecode, type Instant } from '@odograph/core';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { ToBin } from '../bin/index.js';
-import { useEdit, useLibrary, useLookQuery, useMayWrite, usePreparedQuery } from '../library/index.js';
+import { useEdit, useLibrary, useLookQuery, useMayWrite, usePreparedQuery, useWords } from '../library/index.js';
 import { FrameVideo, SPEEDS, usePlayer } from '../player/index.js';
 import { BENCH_TEXT as T } from './bench.text.js';
 import { hintsNow } from './hintsNow.js';
@@ -11,11 +11,14 @@ import { ClipsHere } from './ClipsHere.js';
 import { CourseLine } from './CourseLine.js';
 import { KeyHints } from './KeyHints.js';
 import type { OnBench } from './useBenchClips.js';
+import { useAsking } from './useAsking.js';
 import { useCameras } from './useCameras.js';
+import { useChain } from './useChain.js';
 import { useClock } from './useClock.js';
 import { useCutting } from './useCutting.js';
 import { useLineUp } from './useLineUp.js';
 import { BoardHere } from './BoardHere.js';
+import { captionAt } from './captionAt.js';
 import { instantAt } from './newClip.js';
 import { manner } from './manner.js';
 import { Underneath } from './Underneath.js';
@@ -25,6 +28,7 @@ import { useAgain } from './useAgain.js';
 import { useMarks } from './useMarks.js';
 import { useOtherFootage } from './useOtherFootage.js';
 import { isWrittenInto, usePictureKeys, type KeyTable } from './usePictureKeys.js';
+import { useOverlay } from './useOverlay.js';
 import { useRepeating } from './useRepeating.js';
 import { useSameInstant, type Remembered } from './useSameInstant.js';
 import { useSpans, type SpanInHand } from './useSpans.js';
@@ -65,6 +69,7 @@ export const BenchTable = ({
   const clock = useClock(bench, table, frame);
   const { currentData: prepared } = usePreparedQuery(bench.file.id);
   const { currentData: look } = useLookQuery(bench.file.id, { skip: !prepared?.look });
+  const overlay = useOverlay(bench.file.id, look, prepared);
   const spans = useSpans(bench, table, look, (at) => player?.seek(at));
   const same = useSameInstant(bench, table, frame, spans.msOf, remembered);
   const other = useOtherFootage(bench, spans);
@@ -74,7 +79,6 @@ export const BenchTable = ({
   const marks = useMarks(bench, handle);
   const cutting = useCutting(bench, handle, selected, here);
   const { inMark, setInMark } = cutting;
-  const [asking, setAsking] = useState<'go to' | 'clock' | null>(null);
   const [isNoSpan, setNoSpan] = useState(false);
   const [line, setLine] = useState<string | null>(null);
   const [isMirrored, setMirrored] = useState(false);
@@ -97,17 +101,7 @@ export const BenchTable = ({
     (document.activeElement as HTMLElement | null)?.blur();
     root.current?.focus();
   };
-  const leaveAsking = (): void => {
-    setAsking(null);
-    toPicture();
-  };
-  const goTo = (text: string): boolean => {
-    const to = clock.frameOf(text);
-    if (to === undefined || !table) return false;
-    player?.pause();
-    player?.seek(Math.min(to, frameCount(table) - 1));
-    return true;
-  };
+  const asking = useAsking(handle, clock, toPicture);
   const toPhrase = (): void =>
     root.current?.querySelectorAll<HTMLInputElement>('[data-testid=phrase] input')[1]?.focus();
   const neighbour = (by: 1 | -1): void => {
@@ -157,6 +151,8 @@ export const BenchTable = ({
     table && selected?.attempt.angleId === bench.angle.id ? instantAt(table, frame()) : undefined;
   const instants = useInstants(selected, handle);
   const loops = useLoops(selected, handle);
+  const words = useWords(bench.footage.id);
+  const chain = useChain(bench, words, selected, before, (v) => (table ? timecode(table, v.clip.in.frame) : ''));
   const kinds = SPAN_KINDS.filter((kind) => kind !== 'logged throughout' || bench.footage.logged === 'picked');
   const spanKeys: KeyTable = {
     ...Object.fromEntries(kinds.map((kind, i) => [String(i + 1), () => other.say(kind)])),
@@ -181,7 +177,8 @@ export const BenchTable = ({
     },
     l: toggleLoop,
     s: () => player?.setSpeed(SPEEDS[(SPEEDS.findIndex((s) => s === player.snapshot().speed) + 1) % SPEEDS.length]!),
-    g: () => setAsking('go to'),
+    g: () => asking.open('go to'),
+    '0': overlay.next,
     ...(bench.cameras.length > 1 ? { c: cameras.next } : {}),
   };
   const writingKeys: KeyTable = {
@@ -195,10 +192,11 @@ export const BenchTable = ({
       if (isShown) setLeaving(selected.clip.id);
       else toBin(selected.clip.id);
     },
-    t: () => setAsking('clock'),
+    t: () => asking.open('clock'),
     ...repeating.keys,
     ...instants.keys,
     ...loops.keys,
+    ...chain.keys,
     z: () => setMirrored((is) => !is),
     ...(selected ? { h: () => setBoard(true) } : {}),
     x: onSpanKey,
@@ -239,6 +237,7 @@ export const BenchTable = ({
             clock={clock.says}
             manner={manner}
             isMirrored={isMirrored}
+            {...(overlay.kind === 'captions' && table ? { caption: captionAt(overlay.captions, table) } : {})}
           />
           {selected && mayWrite && (board || isGripping) && (
             <BoardHere
@@ -283,15 +282,8 @@ export const BenchTable = ({
         bench={bench}
         table={table}
         mayWrite={mayWrite}
-        asking={
-          asking && {
-            key: asking,
-            ...(asking === 'clock'
-              ? { label: T.clock, hint: T.clockHint, refusal: T.clockRefusal, onSaid: clock.note }
-              : { label: T.goTo, hint: T.goToHint, refusal: T.goToRefusal, onSaid: goTo }),
-          }
-        }
-        onAsked={leaveAsking}
+        asking={asking.line}
+        onAsked={asking.leave}
         spans={spans}
         kinds={kinds}
         other={other}
@@ -312,6 +304,7 @@ export const BenchTable = ({
         onLeave={toPicture}
         instants={instants}
         loops={loops}
+        chain={chain}
         now={now}
         isMirrored={isMirrored}
       />
@@ -323,7 +316,9 @@ export const BenchTable = ({
           inMark={inMark}
           selected={selected}
           look={look}
+          overlay={overlay}
           spans={spans}
+          links={chain.links}
           onSpan={takeSpan}
           marks={marks}
           onMark={again.takeMark}

@@ -2,6 +2,7 @@ import { Box, Flex, chakra } from '@chakra-ui/react';
 import { frameCount, timecode, type TimeTable } from '@odograph/core';
 import { Mono } from '../../design/index.js';
 import { INSTANT_TEXT as T } from './bench.text.js';
+import type { Chain } from './useChain.js';
 import type { Instants } from './useInstants.js';
 import type { Loops } from './useLoops.js';
 
@@ -22,10 +23,12 @@ const Press = chakra('button', {
 export const ClipDetail = ({
   instants,
   loops,
+  chain,
   table,
 }: {
   readonly instants: Instants;
   readonly loops: Loops;
+  readonly chain: Chain;
   readonly table: TimeTable;
 }): React.JSX.Element => (
   <Flex
@@ -68,6 +71,14 @@ export const ClipDetail = ({
         </Press>
       </Box>
     ))}
+    <Box as="span" fontFamily="body" fontSize="14px" data-testid="chain">
+      {chain.says} {chain.answers !== null && `${chain.answers}. `}
+      {chain.does !== null && (
+        <Press type="button" tabIndex={-1} color="ink" onClick={chain.turn}>
+          <Mono fontSize="12px">9</Mono> {chain.does}
+        </Press>
+      )}
+    </Box>
     {instants.problem !== null && (
       <Box role="alert" color="caution" fontFamily="body" fontSize="14px">
         {instants.problem}

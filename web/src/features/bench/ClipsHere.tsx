@@ -7,6 +7,7 @@ import { Choice, Heading, Mono, PickRow, ResultMark, Sentence } from '../../desi
 import { SaveVideo } from '../cuts/index.js';
 import { failureText, useRemoveAngleMutation, type ClipView } from '../library/index.js';
 import { BENCH_TEXT as T } from './bench.text.js';
+import { CaptionsHere } from './CaptionsHere.js';
 import { ClockHere } from './ClockHere.js';
 import { MarksHere } from './MarksHere.js';
 import type { Marks } from './useMarks.js';
@@ -144,6 +145,7 @@ export const ClipsHere = ({
         )}
         {clock && <ClockHere clock={clock} />}
         <SpansHere spans={spans} mayWrite={lineUp !== undefined} onLook={onLulls} />
+        {lineUp && <CaptionsHere fileId={bench.file.id} />}
         {marks && <MarksHere marks={marks} onNext={onMark} />}
         <Box fontSize="14px" color="inkSoft" marginTop="1" data-testid="clip-count">
           {T.count(bench.clips.length, drafts)}

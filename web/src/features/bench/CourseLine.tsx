@@ -1,5 +1,14 @@
 import { Box } from '@chakra-ui/react';
-import { angleClock, courseOf, fileSeconds, frameAtS, frameStartS, timecode, type TimeTable } from '@odograph/core';
+import {
+  angleClock,
+  courseOf,
+  fileSeconds,
+  frameAtS,
+  frameStartS,
+  timecode,
+  type Link,
+  type TimeTable,
+} from '@odograph/core';
 import type { Look } from '@odograph/core/contract';
 import { useCallback, useId, useMemo, useRef, useState, type PointerEvent } from 'react';
 import { useSize } from '../../design/index.js';
@@ -8,10 +17,13 @@ import { usePlayerState, type PlayerHandle } from '../player/index.js';
 import { EdgeHandle, type Edge } from './EdgeHandle.js';
 import { Overlays, SpanFeet } from './Overlays.js';
 import { Pointed } from './Pointed.js';
+import { LinkMarks } from './LinkMarks.js';
 import { bracketLanes } from './bracketLanes.js';
 import type { OnBench } from './useBenchClips.js';
 import { MarkTicks } from './MarkTicks.js';
 import type { MarkHere, Marks } from './useMarks.js';
+import type { Overlay } from './useOverlay.js';
+import { OVERLAY_TEXT as O } from './bench.text.js';
 import type { SpanInHand, Spans } from './useSpans.js';
 
 const HEIGHT = 140;
@@ -29,10 +41,12 @@ type Props = {
   readonly inMark: number | null;
   readonly selected: ClipView | undefined;
   readonly look: Look | undefined;
+  readonly overlay: Overlay;
   readonly spans: Spans;
   readonly onSeek: (frame: number) => void;
   readonly onSelect: (clipId: string) => void;
   readonly onSpan: (inHand: SpanInHand) => void;
+  readonly links: readonly Link[];
   readonly marks: Marks;
   readonly onMark: (mark: MarkHere) => void;
   /** An edge is being moved: the picture follows. */
@@ -105,10 +119,12 @@ export const CourseLine = ({
   inMark,
   selected,
   look,
+  overlay,
   spans,
   onSeek,
   onSelect,
   onSpan,
+  links,
   marks,
   onMark,
   onEdgeMoving,
@@ -167,12 +183,23 @@ export const CourseLine = ({
           <text x="12" y={yOf(-5) - 1}>
             worse ↓
           </text>
+          <text
+            x="12"
+            y={HEIGHT - 12}
+            role="button"
+            aria-label={O.next(overlay.kind)}
+            style={{ cursor: 'pointer' }}
+            onClick={overlay.next}
+            data-testid="overlay"
+          >
+            {O.over(overlay.kind)}
+          </text>
         </g>
         <clipPath id={clipId}>
           <rect x={LEFT - 2} y={0} width={Math.max(0, width - LEFT - RIGHT) + 4} height={HEIGHT} />
         </clipPath>
         <g clipPath={`url(#${clipId})`}>
-          <Overlays look={look} spans={spans} top={TOP} bottom={COURSE + TOP} xOfS={xOfS} xOf={xOf} />
+          <Overlays look={look} overlay={overlay} spans={spans} top={TOP} bottom={COURSE + TOP} xOfS={xOfS} xOf={xOf} />
           {clock.rate > 0 &&
             runs.flatMap((run, r) =>
               run.points.slice(1).map((to, i) => {
@@ -191,6 +218,7 @@ export const CourseLine = ({
               }),
             )}
         </g>
+        {clock.rate > 0 && <LinkMarks bench={bench} links={links} xOfS={(s) => xOfS(fileS(s))} y={COURSE + TOP - 5} />}
         <FrameSlider
           handle={handle}
           table={table}

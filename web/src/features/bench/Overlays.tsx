@@ -2,6 +2,8 @@ import { ACTIVITY_STEP_S, burstSpans, isLeftOut } from '@odograph/core';
 import type { Look } from '@odograph/core/contract';
 import { useId, useMemo } from 'react';
 import { SPAN_TEXT } from './bench.text.js';
+import { areaPath } from './levels.js';
+import type { Overlay } from './useOverlay.js';
 import { isSameSpan, type SpanInHand, type Spans } from './useSpans.js';
 
 type Props = {
@@ -17,9 +19,15 @@ const MOVES = 22;
 /** From this width on a stretch has room for its name. */
 const NAME_WIDTH = 64;
 
-/** Behind the course: how much moves, where views change, and stretches of which something is said or asked. */
+/** How tall the loudest sound is drawn, and from which level on: half decibels above silence. */
+const SOUNDS = 34;
+const SOUND_STEP_S = 0.01;
+const LOUDEST = 200;
+
+/** Behind the course: what is laid over it, and stretches of which something is said or asked. */
 export const Overlays = ({
   look,
+  overlay,
   spans,
   top,
   bottom,
@@ -27,28 +35,36 @@ export const Overlays = ({
   xOf,
 }: Props & {
   readonly look: Look | undefined;
+  readonly overlay: Overlay;
   readonly top: number;
   readonly xOfS: (fileS: number) => number;
 }): React.JSX.Element => {
   const hatch = useId();
-  const [moves, bursts] = useMemo(() => {
+  const { kind, sound, captions } = overlay;
+  const paths = useMemo((): readonly [string, string] => {
     if (!look) return ['', ''];
-    const most = Math.max(1, ...look.activity);
-    const area = (from: number, to: number): string => {
-      const at = (i: number): number => xOfS(look.fromS + i * ACTIVITY_STEP_S);
-      const points = look.activity
-        .slice(from, to)
-        .map((level, i) => `${at(from + i).toFixed(1)} ${(bottom - (level / most) * MOVES).toFixed(1)}`);
-      return `M${at(from)} ${bottom}L${points.join('L')}L${at(Math.max(from, to - 1))} ${bottom}Z`;
-    };
-    const steps = (atS: number): number => Math.round((atS - look.fromS) / ACTIVITY_STEP_S);
+    const axis = { fromS: look.fromS, toS: look.toS, xOfS, bottom };
+    if (kind === 'sound')
+      return [
+        sound
+          ? areaPath(
+              { values: sound, fromS: look.fromS, stepS: SOUND_STEP_S },
+              { ...axis, tall: SOUNDS, most: LOUDEST },
+            )
+          : '',
+        '',
+      ];
+    if (kind !== 'activity') return ['', ''];
+    const most = look.activity.reduce((a, b) => Math.max(a, b), 1);
+    const levels = { values: look.activity, fromS: look.fromS, stepS: ACTIVITY_STEP_S };
+    const area = (fromS: number, toS: number): string => areaPath(levels, { ...axis, fromS, toS, tall: MOVES, most });
     return [
-      area(0, look.activity.length),
+      area(look.fromS, look.toS),
       burstSpans({ fromS: look.fromS, activity: Uint8Array.from(look.activity) })
-        .map(({ fromS, toS }) => area(steps(fromS), steps(toS)))
+        .map(({ fromS, toS }) => area(fromS, toS))
         .join(''),
     ];
-  }, [look, xOfS, bottom]);
+  }, [look, kind, sound, xOfS, bottom]);
   const band = ({ span, stands }: SpanInHand): React.JSX.Element | null => {
     const frames = spans.framesOf(span);
     if (!frames) return null;
@@ -86,13 +102,25 @@ export const Overlays = ({
         <rect width="7" height="7" fill="var(--od-ground)" opacity="0.75" />
         <path d="M0 0V7" stroke="var(--od-hairline)" strokeWidth="4" />
       </pattern>
-      <path d={moves} fill="var(--od-hairline)" opacity="0.6" pointerEvents="none" data-testid="activity" />
-      <path d={bursts} fill="var(--od-field)" pointerEvents="none" data-testid="bursts" />
-      <g stroke="var(--od-field)" strokeWidth="1" pointerEvents="none">
-        {look?.cuts.map((frame) => (
-          <path key={frame} d={`M${xOf(frame)} ${top - 6}v7M${xOf(frame)} ${bottom - 7}V${bottom}`} />
-        ))}
-      </g>
+      <path d={paths[0]} fill="var(--od-hairline)" opacity="0.6" pointerEvents="none" data-testid={`over-${kind}`} />
+      <path d={paths[1]} fill="var(--od-field)" pointerEvents="none" data-testid="bursts" />
+      {kind === 'cuts' && (
+        <g stroke="var(--od-ink)" strokeWidth="1" pointerEvents="none" data-testid="over-cuts-ticks">
+          {look?.cuts.map((frame) => (
+            <path key={frame} d={`M${xOf(frame)} ${top}V${bottom}`} strokeDasharray="2 4" />
+          ))}
+        </g>
+      )}
+      {kind === 'captions' && (
+        <g stroke="var(--od-inkSoft)" strokeWidth="3" pointerEvents="none" data-testid="over-captions-ticks">
+          {captions.map(({ fromS, toS, text }) => (
+            <path
+              key={`${fromS} ${text}`}
+              d={`M${xOfS(fromS)} ${bottom - 3}H${Math.max(xOfS(fromS) + 1.5, xOfS(toS))}`}
+            />
+          ))}
+        </g>
+      )}
       {spans.shown.map(band)}
     </g>
   );

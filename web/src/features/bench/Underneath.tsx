@@ -11,6 +11,7 @@ import type { ClipView } from '../library/index.js';
 import { useLibrary } from '../library/index.js';
 import { sameTryOf, type OnBench } from './useBenchClips.js';
 import type { Cameras } from './useCameras.js';
+import type { Chain } from './useChain.js';
 import type { Cutting } from './useCutting.js';
 import type { Instants } from './useInstants.js';
 import type { Loops } from './useLoops.js';
@@ -39,6 +40,7 @@ type Props = {
   readonly onLeave: () => void;
   readonly instants: Instants;
   readonly loops: Loops;
+  readonly chain: Chain;
   /** The instant that is shown; undefined where the attempt is told from another camera. */ readonly now: () =>
     Instant | undefined;
   readonly isMirrored: boolean;
@@ -97,7 +99,7 @@ export const Underneath = (props: Props): React.JSX.Element => {
         now={() => props.now() ?? selected.attempt.start}
         isMirrored={props.isMirrored}
       >
-        {table && <ClipDetail instants={props.instants} loops={props.loops} table={table} />}
+        {table && <ClipDetail instants={props.instants} loops={props.loops} chain={props.chain} table={table} />}
       </Phrase>
     );
   return <BenchHint text={hintText(props)} />;

@@ -27,6 +27,7 @@ export const PICTURE_KEYS: readonly Hint[] = [
   { keys: 'L', does: 'loop', press: 'l', when: 'clip' },
   { keys: 'S', does: 'slower', press: 's' },
   { keys: '1 … 8', does: 'instants', press: '1', when: 'told clip' },
+  { keys: '9', does: 'link', press: '9', when: 'told clip' },
   { keys: 'E', does: 'next instant', press: 'e', when: 'told clip' },
   { keys: 'H', does: 'holds', press: 'h', when: 'told clip' },
   { keys: 'U', does: 'detail', press: 'u', when: 'told clip' },
@@ -42,6 +43,7 @@ export const PICTURE_KEYS: readonly Hint[] = [
   { keys: 'G', does: 'go to', press: 'g', when: 'no clip' },
   { keys: 'T', does: 'clock', press: 't', when: 'no clip' },
   { keys: 'X', does: 'stretch', press: 'x', when: 'no clip' },
+  { keys: '0', does: 'behind the line', press: '0', when: 'no clip' },
   { keys: 'C', does: 'camera', press: 'c' },
   { keys: 'K', does: 'cut it here', press: 'k' },
   { keys: ',', does: '', press: ',', when: 'no clip' },
@@ -141,6 +143,38 @@ export const BOARD_TEXT = {
   lost: (code: string | null): string => (code === null ? 'lost here' : `lost at ${code}`),
   hand: 'to the other hand here',
   remove: 'off',
+} as const;
+
+export const OVERLAY_TEXT = {
+  over: (kind: string): string => `0 ${kind}`,
+  next: (kind: string): string => `Behind the line: ${kind}. Something else`,
+  captions: 'Captions',
+  none: 'none',
+  count: (n: number): string => (n === 1 ? '1 caption' : `${n.toLocaleString()} captions`),
+  give: 'From a file',
+} as const;
+
+export const CHAIN_TEXT = {
+  nothing: 'It follows nothing that is told.',
+  isCut: 'Cut by hand from what came before.',
+  follows: {
+    touching: (code) => `Right after the one at ${code}.`,
+    gap: (code) => `After the one at ${code}, with a gap.`,
+    counter: (code) => `A counter to the one at ${code}.`,
+    restart: (code) => `After the restart of the one at ${code}.`,
+    set: (code) => `Set by hand after the one at ${code}.`,
+    seam: (code) =>
+      `The one at ${code} left things elsewhere: something between them is not told, or one of the two is not right.`,
+  } satisfies Record<string, (code: string) => string>,
+  answers: (action: string, from: string, reaction: string): string =>
+    `It answers “${reaction}” against ${action} from ${from}`,
+  answersAction: (action: string): string => `It answers their ${action}`,
+  cut: 'cut',
+  set: (code: string): string => `it follows the one at ${code}`,
+  asFound: 'as it is found',
+  seamHere: 'These do not fit together',
+  gapHere: 'A gap: linked, with something between',
+  setHere: 'Linked by hand',
 } as const;
 
 export const DOUBT_TEXT = {

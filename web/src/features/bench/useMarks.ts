@@ -16,6 +16,7 @@ import { editQueued, useEdit, useLibrary, useMeQuery } from '../library/index.js
 import type { PlayerHandle, Stretch } from '../player/index.js';
 import { instantAt } from './newClip.js';
 import type { OnBench } from './useBenchClips.js';
+import { useOwn } from './useOwn.js';
 
 /** A mark that waits, and its frame on the camera in hand. */
 export type MarkHere = { readonly moment: Moment; readonly frame: number };
@@ -44,24 +45,6 @@ export type Marks = {
 const LOOPS_S = [1, 2, 3, 4, 6] as const;
 /** So much of the loop lies before the mark. */
 const BEFORE = 1 / 3;
-
-/** What one person has set for their marks on this browser. */
-const useOwn = <T>(name: string, usual: T): readonly [T, (value: T) => void] => {
-  const [value, setValue] = useState<T>(() => {
-    try {
-      return JSON.parse(localStorage.getItem(name) ?? '') as T;
-    } catch {
-      return usual;
-    }
-  });
-  return [
-    value,
-    (next) => {
-      setValue(next);
-      localStorage.setItem(name, JSON.stringify(next));
-    },
-  ];
-};
 
 /** Marks on the footage on the bench: dropped while it plays, put back by the lag of whoever drops them, gone to one after the other. */
 export const useMarks = (bench: OnBench, handle: PlayerHandle): Marks => {

@@ -1,6 +1,7 @@
 import { original } from '@reduxjs/toolkit';
 import { unpackTimes, type Attempt, type Library, type TimeTable } from '@odograph/core';
 import type {
+  Captions,
   Changed,
   LibraryPart,
   Look,
@@ -99,6 +100,29 @@ export const libraryApi = serverApi.injectEndpoints({
     prepareFile: build.mutation<void, string>({ query: (id) => ({ url: `files/${id}/prepare`, method: 'POST' }) }),
     /** What moves in a file, its cuts, and how its picture strip is laid out; an error while it has not been read. */
     look: build.query<Look, string>({ query: (fileId) => `files/${fileId}/look`, keepUnusedDataFor: 3600 }),
+    /** How loud a file is, a hundred values a second (half decibels above silence). */
+    sound: build.query<Uint8Array, string>({
+      query: (fileId) => ({
+        url: `files/${fileId}/sound`,
+        responseHandler: async (answer) =>
+          answer.ok ? new Uint8Array(await answer.arrayBuffer()) : ((await answer.json()) as never),
+      }),
+      structuralSharing: false,
+      keepUnusedDataFor: 3600,
+    }),
+    captions: build.query<Captions, string>({ query: (fileId) => `files/${fileId}/captions` }),
+    /** Gives captions to a file: the text of a WebVTT or SubRip file. */
+    giveCaptions: build.mutation<Captions, { readonly fileId: string; readonly text: string }>({
+      query: ({ fileId, text }) => ({ url: `files/${fileId}/captions`, method: 'PUT', body: { text } }),
+      onQueryStarted: async ({ fileId }, { dispatch, queryFulfilled }) => {
+        try {
+          const { data } = await queryFulfilled;
+          dispatch(libraryApi.util.upsertQueryData('captions', fileId, data) as never);
+        } catch {
+          // whoever asked gets the refusal
+        }
+      },
+    }),
     /** What the scoreboard of a footage showed. */
     scoreboard: build.query<ScoreboardAnswer, string>({
       query: (footageId) => `footage/${footageId}/scoreboard`,
@@ -135,7 +159,10 @@ export const libraryApi = serverApi.injectEndpoints({
 export const {
   useMeQuery,
   useLibraryQuery,
+  useCaptionsQuery,
+  useGiveCaptionsMutation,
   useLookQuery,
+  useSoundQuery,
   useTimesQuery,
   usePreparedQuery,
   usePrepareFileMutation,

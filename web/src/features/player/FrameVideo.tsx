@@ -10,6 +10,7 @@ export const FrameVideo = ({
   label,
   manner,
   clock,
+  caption,
   isMirrored = false,
 }: {
   readonly handle: PlayerHandle;
@@ -18,12 +19,14 @@ export const FrameVideo = ({
   readonly manner?: (state: PlayerState) => string;
   /** What the clock of the match showed at a frame. */
   readonly clock?: (frame: number) => string;
+  /** What is said or shown as text at a frame. */
+  readonly caption?: (frame: number) => string;
   /** Turned over, left for right. */
   readonly isMirrored?: boolean;
 }): React.JSX.Element => {
   const { table, src, medium, onScreen } = handle;
   const state = usePlayerState(handle, (now) => now);
-  const [says, reads] = [manner?.(state), clock?.(state.frame)];
+  const [says, reads, text] = [manner?.(state), clock?.(state.frame), caption?.(state.frame)];
   return (
     <Box
       position="relative"
@@ -58,6 +61,22 @@ export const FrameVideo = ({
             ...(isMirrored ? { transform: 'scaleX(-1)' } : {}),
           }}
         />
+      )}
+      {text && (
+        <Box
+          position="absolute"
+          bottom="34px"
+          left="10%"
+          right="10%"
+          textAlign="center"
+          fontSize="18px"
+          color="#efebdf"
+          data-testid="caption"
+        >
+          <Box as="span" background="rgba(12, 14, 12, 0.78)" paddingInline="2" boxDecorationBreak="clone">
+            {text}
+          </Box>
+        </Box>
       )}
       {table && (
         <Mono
