@@ -3,8 +3,16 @@ import { SPAN_KINDS, timecode, type Instant } from '@odograph/core';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { ToBin } from '../bin/index.js';
-import { useEdit, useLibrary, useLookQuery, useMayWrite, usePreparedQuery, useWords } from '../library/index.js';
-import { FrameVideo, SPEEDS, usePlayer } from '../player/index.js';
+import {
+  useEdit,
+  useLibrary,
+  useLookQuery,
+  useMayWrite,
+  useMeQuery,
+  usePreparedQuery,
+  useWords,
+} from '../library/index.js';
+import { SPEEDS, usePlayer } from '../player/index.js';
 import { BENCH_TEXT as T } from './bench.text.js';
 import { hintsNow } from './hintsNow.js';
 import { ClipsHere } from './ClipsHere.js';
@@ -17,10 +25,8 @@ import { useChain } from './useChain.js';
 import { useClock } from './useClock.js';
 import { useCutting } from './useCutting.js';
 import { useLineUp } from './useLineUp.js';
-import { BoardHere } from './BoardHere.js';
-import { captionAt } from './captionAt.js';
 import { instantAt } from './newClip.js';
-import { manner } from './manner.js';
+import { PictureHere } from './PictureHere.js';
 import { Underneath } from './Underneath.js';
 import { useInstants } from './useInstants.js';
 import { useLoops } from './useLoops.js';
@@ -28,6 +34,8 @@ import { useAgain } from './useAgain.js';
 import { useMarks } from './useMarks.js';
 import { useOtherFootage } from './useOtherFootage.js';
 import { isWrittenInto, usePictureKeys, type KeyTable } from './usePictureKeys.js';
+import { KeySheet } from './KeySheet.js';
+import { useKeySheet } from './useKeySheet.js';
 import { useOverlay } from './useOverlay.js';
 import { useRepeating } from './useRepeating.js';
 import { useSameInstant, type Remembered } from './useSameInstant.js';
@@ -101,6 +109,7 @@ export const BenchTable = ({
     (document.activeElement as HTMLElement | null)?.blur();
     root.current?.focus();
   };
+  const sheet = useKeySheet(toPicture);
   const asking = useAsking(handle, clock, toPicture);
   const toPhrase = (): void =>
     root.current?.querySelectorAll<HTMLInputElement>('[data-testid=phrase] input')[1]?.focus();
@@ -179,6 +188,7 @@ export const BenchTable = ({
     s: () => player?.setSpeed(SPEEDS[(SPEEDS.findIndex((s) => s === player.snapshot().speed) + 1) % SPEEDS.length]!),
     g: () => asking.open('go to'),
     '0': overlay.next,
+    '?': sheet.open,
     ...(bench.cameras.length > 1 ? { c: cameras.next } : {}),
   };
   const writingKeys: KeyTable = {
@@ -211,7 +221,7 @@ export const BenchTable = ({
   const keys = mayWrite
     ? { ...watchingKeys, ...writingKeys, ...(spans.inHand ? spanKeys : marks.inHand ? again.marking : {}) }
     : watchingKeys;
-  usePictureKeys(keys);
+  usePictureKeys(keys, sheet.own);
   return (
     <Flex
       ref={root}
@@ -231,30 +241,25 @@ export const BenchTable = ({
     >
       <Flex flex="1" minHeight="240px">
         <Box flex="1" minWidth="0" position="relative">
-          <FrameVideo
+          <PictureHere
+            bench={bench}
             handle={handle}
-            label={bench.footage.title}
-            clock={clock.says}
-            manner={manner}
+            clock={clock}
+            overlay={overlay}
             isMirrored={isMirrored}
-            {...(overlay.kind === 'captions' && table ? { caption: captionAt(overlay.captions, table) } : {})}
+            boardOf={selected && mayWrite && (board || isGripping) ? selected : undefined}
+            isBoardAsked={board}
+            now={now}
+            onBoardLeft={() => {
+              setBoard(false);
+              toPicture();
+            }}
           />
-          {selected && mayWrite && (board || isGripping) && (
-            <BoardHere
-              view={selected}
-              handle={handle}
-              now={now}
-              isMirrored={isMirrored}
-              isAsked={board}
-              onLeave={() => {
-                setBoard(false);
-                toPicture();
-              }}
-            />
-          )}
         </Box>
         <Box width="400px" flexShrink="0" minHeight="0">
-          {table ? (
+          {sheet.isOpen ? (
+            <KeySheet own={sheet.own} onOwn={sheet.onOwn} onLeave={sheet.onLeave} />
+          ) : table ? (
             <ClipsHere
               bench={bench}
               table={table}
@@ -349,6 +354,8 @@ export const BenchTable = ({
           keys,
         )}
         keys={keys}
+        own={sheet.own}
+        onAll={sheet.open}
       />
     </Flex>
   );

@@ -1,6 +1,7 @@
 import { Box, Flex, chakra } from '@chakra-ui/react';
 import { Mono } from '../../design/index.js';
-import type { Hint } from './bench.text.js';
+import { KEYS_TEXT as T, capText, type Hint } from './bench.text.js';
+import type { OwnKeys } from './ownKeys.js';
 import type { KeyTable } from './usePictureKeys.js';
 
 const Press = chakra('button', {
@@ -15,10 +16,10 @@ const Press = chakra('button', {
   },
 });
 
-const Cap = ({ hint }: { readonly hint: Hint }): React.JSX.Element => (
+const Cap = ({ hint, own }: { readonly hint: Hint; readonly own: OwnKeys }): React.JSX.Element => (
   <>
     <Mono fontSize="12px" color="ink" borderWidth="1px" borderColor="hairline" paddingInline="1" borderRadius="2px">
-      {hint.keys}
+      {hint.press !== undefined && own[hint.press] !== undefined ? capText(own[hint.press]!) : hint.keys}
     </Mono>
     {hint.does && (
       <Box as="span" fontFamily="heading" fontSize="15px" marginLeft="1.5">
@@ -32,9 +33,13 @@ const Cap = ({ hint }: { readonly hint: Hint }): React.JSX.Element => (
 export const KeyHints = ({
   hints,
   keys,
+  own,
+  onAll,
 }: {
   readonly hints: readonly Hint[];
   readonly keys: KeyTable;
+  readonly own: OwnKeys;
+  /** Shows all keys. */ readonly onAll: () => void;
 }): React.JSX.Element => (
   <Flex
     as="section"
@@ -42,30 +47,34 @@ export const KeyHints = ({
     height="28px"
     flexShrink="0"
     alignItems="center"
-    gap="3"
-    paddingInline="4"
     borderTopWidth="1px"
-    overflow="hidden"
     whiteSpace="nowrap"
     fontSize="13px"
     color="inkSoft"
   >
-    {hints.map((hint) =>
-      hint.press === undefined ? (
-        <span key={hint.keys}>
-          <Cap hint={hint} />
-        </span>
-      ) : (
-        <Press
-          key={hint.keys}
-          type="button"
-          tabIndex={-1}
-          aria-label={`${hint.keys} ${hint.does}`}
-          onClick={() => keys[hint.press!]?.()}
-        >
-          <Cap hint={hint} />
-        </Press>
-      ),
-    )}
+    <Flex flex="1" minWidth="0" alignItems="center" gap="3" paddingInline="4" overflow="hidden">
+      {hints.map((hint) =>
+        hint.press === undefined ? (
+          <span key={hint.keys}>
+            <Cap hint={hint} own={own} />
+          </span>
+        ) : (
+          <Press
+            key={hint.keys}
+            type="button"
+            tabIndex={-1}
+            aria-label={`${hint.keys} ${hint.does}`}
+            onClick={() => keys[hint.press!]?.()}
+          >
+            <Cap hint={hint} own={own} />
+          </Press>
+        ),
+      )}
+    </Flex>
+    <Box paddingInline="4" borderLeftWidth="1px" background="ground">
+      <Press type="button" tabIndex={-1} aria-label={`? ${T.all}`} onClick={onAll}>
+        <Cap hint={{ keys: '?', does: T.all }} own={own} />
+      </Press>
+    </Box>
   </Flex>
 );

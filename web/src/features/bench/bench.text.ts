@@ -54,6 +54,65 @@ export const PICTURE_KEYS: readonly Hint[] = [
   { keys: 'ctrl Y', does: 'redo', press: 'ctrl+y', when: 'told clip' },
 ];
 
+/** Everything that has a key while the picture has the hand, by the key it has when nothing is changed. */
+export const KEY_ACTIONS: readonly { readonly press: string; readonly does: string }[] = [
+  { press: 'i', does: 'in' },
+  { press: 'o', does: 'out' },
+  { press: 'p', does: 'say it part by part' },
+  { press: '/', does: 'say it in one line' },
+  { press: 'd', does: 'drop a mark' },
+  { press: 'j', does: 'next mark' },
+  { press: 'b', does: 'a beat back' },
+  { press: 'v', does: 'once more, slower' },
+  { press: 'n', does: 'leave the clip' },
+  { press: 'l', does: 'loop' },
+  { press: 's', does: 'slower' },
+  { press: 'r', does: 'backwards' },
+  { press: 'g', does: 'go to an instant' },
+  { press: '1', does: 'set-up, or the first kind of stretch' },
+  { press: '2', does: 'start' },
+  { press: '3', does: 'grips on' },
+  { press: '4', does: 'off balance' },
+  { press: '5', does: 'commit' },
+  { press: '6', does: 'control' },
+  { press: '7', does: 'finish' },
+  { press: '8', does: 'end' },
+  { press: '9', does: 'cut or set the link' },
+  { press: 'e', does: 'next instant' },
+  { press: 'h', does: 'body board' },
+  { press: 'u', does: 'a detail: where it begins, where it ends' },
+  { press: 'w', does: 'next detail' },
+  { press: 'z', does: 'turn over, left for right' },
+  { press: 'a', does: 'the same again' },
+  { press: 'f', does: 'again, failed' },
+  { press: 'y', does: 'again, other side' },
+  { press: 'q', does: 'same grips' },
+  { press: 't', does: 'what the clock shows' },
+  { press: 'x', does: 'a stretch' },
+  { press: 'c', does: 'next camera' },
+  { press: 'k', does: 'cut it from this camera' },
+  { press: 'm', does: 'the same instant on another camera' },
+  { press: ',', does: 'earlier by a frame: mark or camera' },
+  { press: '.', does: 'later by a frame: mark or camera' },
+  { press: '-', does: 'shorter loop round a mark' },
+  { press: '+', does: 'longer loop round a mark' },
+  { press: '0', does: 'what lies behind the line' },
+];
+
+/** A key as it stands on its cap. */
+export const capText = (key: string): string => (key.length === 1 ? key.toUpperCase() : key);
+
+export const KEYS_TEXT = {
+  title: 'Keys',
+  all: 'all keys',
+  back: 'Back to the clips',
+  change: 'change',
+  press: 'press a key',
+  reset: 'as they were',
+  taken: (key: string, does: string): string => `${key} is for “${does}”. Change that one first.`,
+  notFree: 'Letters, digits and signs can be used; the others belong to the browser and to moving about.',
+} as const;
+
 /** Keys that work while the phrase has it. */
 export const PHRASE_KEYS: readonly Hint[] = [
   { keys: 'type', does: 'names, aliases, beginnings' },

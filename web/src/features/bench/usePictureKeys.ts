@@ -1,4 +1,5 @@
 import { useEffect, useRef } from 'react';
+import { actionOf, type OwnKeys } from './ownKeys.js';
 
 /** What keys do while no field has the hand, by `event.key` (letters in lower case; `shift+` and `ctrl+` in front). */
 export type KeyTable = Readonly<Record<string, () => void>>;
@@ -25,14 +26,15 @@ export const keyName = (event: Pick<KeyboardEvent, 'key' | 'shiftKey' | 'ctrlKey
 };
 
 /** Listens for keys on the whole window, except while somebody types. */
-export const usePictureKeys = (keys: KeyTable): void => {
-  const latest = useRef(keys);
+export const usePictureKeys = (keys: KeyTable, own: OwnKeys): void => {
+  const latest = useRef({ keys, own });
   useEffect(() => {
-    latest.current = keys;
+    latest.current = { keys, own };
   });
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
-      const does = latest.current[keyName(event)];
+      const action = actionOf(keyName(event), latest.current.own);
+      const does = action === undefined ? undefined : latest.current.keys[action];
       if (!does || event.altKey || event.defaultPrevented) return;
       if (isWrittenInto(event.target) || isInMenu(event.target) || isChosenBy(event.target, event.key)) return;
       if ((event.key === ' ' || event.key === 'Enter') && isPressedBySpace(event.target)) return;
