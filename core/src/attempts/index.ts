@@ -31,7 +31,15 @@ export { RESULT_WORDS, depthWord, sayAttempt, sayControl, type SaidPart } from '
 export { USUAL_KIND, readControls } from './readControl.js';
 export { courseOf, linkAttempts, type CoursePoint, type CourseRun, type Link, type Timed } from './chains.js';
 export { draftAttempt } from './draft.js';
-export { USUAL_LAG_MS, learnedLagMs, observedLags, waitingMarks } from './reactionLag.js';
+export {
+  USUAL_LAG_MS,
+  learnedLagMs,
+  observedLags,
+  sightingHeight,
+  sightingsIn,
+  waitingMarks,
+  type Sighting,
+} from './reactionLag.js';
 export { attemptCautions } from './cautions.js';
 export {
   filmedMs,

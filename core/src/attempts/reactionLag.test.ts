@@ -1,7 +1,16 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { LOGGED } from '../testing/workedExamples.js';
-import { USUAL_LAG_MS, learnedLagMs, observedLags, waitingMarks, type Moment } from './index.js';
+import { shippedWords } from '../vocabulary/index.js';
+import {
+  USUAL_LAG_MS,
+  learnedLagMs,
+  observedLags,
+  sightingHeight,
+  sightingsIn,
+  waitingMarks,
+  type Moment,
+} from './index.js';
 
 const ms = fc.integer({ min: -3000, max: 5000 });
 
@@ -59,5 +68,18 @@ describe('how late somebody presses', () => {
     expect(waitingMarks(marks, [told]).map((m) => m.id)).toEqual(['3', '1', '2', '4', '5', '6']);
     expect(waitingMarks(marks, [])).toEqual(marks);
     expect(observedLags(marks, [told], 'me', (angle, pts) => (angle === 'gone' ? NaN : pts))).toEqual([300, 600, 400]);
+  });
+
+  test('when a mark has a place, it should be a sighting, wait no more, and lie as high as the place is good for whoever looks', () => {
+    const bare: Moment = {
+      ...{ id: 'm', version: 1, footageId: 'f', angleId: 'g', at: { frame: 1, pts: 1 }, pressed: { frame: 1, pts: 1 } },
+      ...{ speed: 0, settled: false, accountId: null, attemptId: null, state: null, subject: null, note: '' },
+    };
+    const seen: Moment = { ...bare, id: 's', state: { position: 'mount', role: 'top' }, subject: 'b' };
+    expect(waitingMarks([bare, seen], []).map((m) => m.id)).toEqual(['m']);
+    const [sighting, ...more] = sightingsIn([bare, seen, { ...seen, footageId: 'other' }], 'f');
+    expect(more).toEqual([]);
+    const words = shippedWords();
+    expect([sightingHeight(sighting!, 'b', words), sightingHeight(sighting!, 'a', words)]).toEqual([3.5, -3.5]);
   });
 });

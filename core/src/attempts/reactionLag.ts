@@ -1,4 +1,6 @@
-import type { Attempt, Moment } from './types.js';
+import type { Words } from '../vocabulary/index.js';
+import { defaultHeight, stateId } from './places.js';
+import type { Attempt, Moment, State, Subject } from './types.js';
 
 /** How late people press a key before anything is known of the one who does, in ms, and how many marks that weighs. */
 export const USUAL_LAG_MS = 250;
@@ -20,10 +22,23 @@ export const learnedLagMs = (observedMs: readonly number[]): number => {
   return Math.round(Math.min(MOST_LAG_MS, Math.max(0, median)));
 };
 
-/** Marks that wait: no attempt was told of them, or it is gone. */
+/** Marks that wait: no attempt was told of them, or it is gone, and no place in which somebody was seen. */
 export const waitingMarks = (moments: readonly Moment[], attempts: readonly Attempt[]): readonly Moment[] => {
   const told = new Set(attempts.map((a) => a.id));
-  return moments.filter((m) => m.attemptId === null || !told.has(m.attemptId));
+  return moments.filter((m) => m.state === null && (m.attemptId === null || !told.has(m.attemptId)));
+};
+
+/** A mark with a place: somebody was seen there, and nobody acted. */
+export type Sighting = Moment & { readonly state: State; readonly subject: Subject };
+export const sightingsIn = (moments: readonly Moment[], footageId: string): readonly Sighting[] =>
+  moments.flatMap((m) =>
+    m.footageId === footageId && m.state !== null ? [{ ...m, state: m.state, subject: m.subject ?? 'a' }] : [],
+  );
+
+/** How good the place of a sighting is for one athlete, by default heights; undefined where the position is not known. */
+export const sightingHeight = ({ state, subject }: Sighting, viewer: Subject, words: Words): number | undefined => {
+  const height = defaultHeight(stateId(state), words);
+  return height === undefined ? undefined : (subject === viewer ? height : -height) + 0;
 };
 
 /**

@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import type { Caption } from '../formats/captions.js';
+import type { Caption } from '../formats/index.js';
 import type { TimeSpan } from '../signals/index.js';
 import { id } from './fields.js';
 

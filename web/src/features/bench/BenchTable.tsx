@@ -3,15 +3,7 @@ import { SPAN_KINDS, timecode, type Instant } from '@odograph/core';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { ToBin } from '../bin/index.js';
-import {
-  useEdit,
-  useLibrary,
-  useLookQuery,
-  useMayWrite,
-  useMeQuery,
-  usePreparedQuery,
-  useWords,
-} from '../library/index.js';
+import { useEdit, useLibrary, useLookQuery, useMayWrite, usePreparedQuery, useWords } from '../library/index.js';
 import { SPEEDS, usePlayer } from '../player/index.js';
 import { BENCH_TEXT as T } from './bench.text.js';
 import { hintsNow } from './hintsNow.js';
@@ -81,7 +73,7 @@ export const BenchTable = ({
   const spans = useSpans(bench, table, look, (at) => player?.seek(at));
   const same = useSameInstant(bench, table, frame, spans.msOf, remembered);
   const other = useOtherFootage(bench, spans);
-  useEffect(() => player?.skip(spans.skips), [player, spans.skips]);
+  useEffect(() => player?.skip(spans.skips, spans.fast), [player, spans.skips, spans.fast]);
   /** The camera is only in the address where there are several. */
   const here: Record<string, string> = bench.cameras.length > 1 ? { camera: bench.angle.id } : {};
   const marks = useMarks(bench, handle);
@@ -188,6 +180,7 @@ export const BenchTable = ({
     s: () => player?.setSpeed(SPEEDS[(SPEEDS.findIndex((s) => s === player.snapshot().speed) + 1) % SPEEDS.length]!),
     g: () => asking.open('go to'),
     '0': overlay.next,
+    ';': spans.nextInLulls,
     '?': sheet.open,
     ...(bench.cameras.length > 1 ? { c: cameras.next } : {}),
   };
@@ -297,6 +290,10 @@ export const BenchTable = ({
           // what goes round goes on: the loop round the mark is the clip
           marks.take(undefined);
           setSearch({ ...here, clip: clipId }, { replace: true });
+          toPicture();
+        }}
+        onSighted={() => {
+          marks.take(undefined);
           toPicture();
         }}
         selected={selected}

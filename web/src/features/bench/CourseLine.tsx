@@ -5,6 +5,9 @@ import {
   fileSeconds,
   frameAtS,
   frameStartS,
+  placeName,
+  sightingHeight,
+  stateId,
   timecode,
   type Link,
   type TimeTable,
@@ -23,7 +26,7 @@ import type { OnBench } from './useBenchClips.js';
 import { MarkTicks } from './MarkTicks.js';
 import type { MarkHere, Marks } from './useMarks.js';
 import type { Overlay } from './useOverlay.js';
-import { OVERLAY_TEXT as O } from './bench.text.js';
+import { MARK_TEXT as M, OVERLAY_TEXT as O } from './bench.text.js';
 import type { SpanInHand, Spans } from './useSpans.js';
 
 const HEIGHT = 140;
@@ -228,6 +231,24 @@ export const CourseLine = ({
           onLeave={() => setPointed(null)}
         />
         {mayMove && <SpanFeet spans={spans} bottom={COURSE + TOP} xOf={xOf} onSpan={onSpan} />}
+        {marks.sightings.map((mark) => {
+          const height = sightingHeight(mark.moment, 'a', words);
+          if (height === undefined) return null;
+          const [x, y] = [xOf(mark.frame), yOf(height)];
+          return (
+            <g
+              key={mark.moment.id}
+              role="button"
+              aria-label={M.sighted(placeName(stateId(mark.moment.state), words), timecode(table, mark.frame))}
+              data-testid="sighting"
+              style={{ cursor: 'pointer' }}
+              onClick={() => onMark(mark)}
+            >
+              <rect x={x - 8} y={y - 8} width={16} height={16} fill="transparent" />
+              <circle cx={x} cy={y} r={4} fill="var(--od-ground)" stroke="var(--od-ink)" strokeWidth="1.6" />
+            </g>
+          );
+        })}
         <MarkTicks marks={marks} table={table} xOf={xOf} onMark={onMark} />
         {bench.clips.map((view) => {
           const isSelected = view.clip.id === selected?.clip.id;

@@ -19,6 +19,7 @@ export const MarkLine = ({
   marks,
   text,
   onMade,
+  onSighted,
   onLeave,
 }: {
   readonly bench: OnBench;
@@ -27,6 +28,7 @@ export const MarkLine = ({
   readonly marks: Marks;
   /** Where the mark is, in words. */ readonly text: string;
   readonly onMade: (clipId: string) => void;
+  /** It was said where they are, and no more. */ readonly onSighted: () => void;
   readonly onLeave: () => void;
 }): React.JSX.Element => {
   const words = useWords(bench.footage.id);
@@ -63,7 +65,19 @@ export const MarkLine = ({
       },
     };
   };
+  /** A place and nothing else: they are there, and nobody acts. */
+  const sightedIn = (reading: PhraseReading, typed: string) => {
+    const { parts, note } = partsSaid(reading, typed, words, newId);
+    const isOnly = reading.parts.every((p) => p.meant.part === 'position' || p.meant.part === 'who');
+    return isOnly && parts.state ? { state: parts.state, subject: parts.subject ?? subject, note } : null;
+  };
   const keep = (reading: PhraseReading, typed: string): void => {
+    const sighted = sightedIn(reading, typed);
+    if (sighted) {
+      edit({ kind: 'moment', id: mark.moment.id, changes: sighted, patch: sighted });
+      onSighted();
+      return;
+    }
     const { edit: clipEdit } = made(reading, typed);
     const attemptId = clipEdit.attempt.id;
     dispatch(editQueued(clipEdit));
@@ -71,7 +85,11 @@ export const MarkLine = ({
     onMade(clipEdit.clip.id);
   };
   const proposal = (reading: PhraseReading, typed: string): string | null =>
-    reading.parts.length ? followingText(made(reading, typed).following, words) : null;
+    sightedIn(reading, typed)
+      ? T.sighting
+      : reading.parts.length
+        ? followingText(made(reading, typed).following, words)
+        : null;
   return (
     <Flex minHeight="64px" paddingInline="4" paddingBlock="1.5" borderTopWidth="1px" gap="4" data-testid="mark">
       <Box fontSize="14px" color="inkSoft" flexShrink="0" paddingTop="1" lineHeight="1.35">

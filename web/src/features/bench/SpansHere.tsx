@@ -19,6 +19,11 @@ export const SpansHere = ({
       {T.technical} <Mono color="ink">{clockText(spans.technicalMs, 'up')}</Mono> {T.of}{' '}
       <Mono>{clockText(spans.wholeMs, 'up')}</Mono>
     </Box>
+    {spans.mayLook && (
+      <Action tone="quiet" fontSize="14px" paddingBlock="0" onClick={spans.nextInLulls} data-testid="in-lulls">
+        {T.inLulls[spans.inLulls]}
+      </Action>
+    )}
     {mayWrite && spans.mayLook && (
       <Action tone="quiet" fontSize="14px" paddingBlock="0" aria-pressed={spans.isLooking} onClick={onLook}>
         {spans.isLooking ? T.lullsHide : T.lulls}

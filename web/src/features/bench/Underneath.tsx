@@ -30,6 +30,7 @@ type Props = {
   readonly other: OtherFootage;
   readonly marks: Marks;
   readonly onMarkTold: (clipId: string) => void;
+  readonly onSighted: () => void;
   readonly selected: ClipView | undefined;
   readonly before: ClipView | undefined;
   readonly cutting: Cutting;
@@ -79,6 +80,7 @@ export const Underneath = (props: Props): React.JSX.Element => {
         marks={marks}
         text={M.at(timecode(table, marks.inHand.frame), marks.here.indexOf(marks.inHand) + 1, marks.here.length)}
         onMade={props.onMarkTold}
+        onSighted={props.onSighted}
         onLeave={props.onLeave}
       />
     );

@@ -97,6 +97,7 @@ export const KEY_ACTIONS: readonly { readonly press: string; readonly does: stri
   { press: '-', does: 'shorter loop round a mark' },
   { press: '+', does: 'longer loop round a mark' },
   { press: '0', does: 'what lies behind the line' },
+  { press: ';', does: 'lulls played, fast or skipped' },
 ];
 
 /** A key as it stands on its cap. */
@@ -156,6 +157,7 @@ export const LINE_TEXT = {
   proposed: (what: string): string => `and so, unless you say otherwise: ${what}`,
   notUnderstood: (texts: readonly string[]): string =>
     `not understood, kept as a note: ${texts.map((t) => `“${t}”`).join(', ')}`,
+  sighting: 'a sighting, as long as no entry is said: they are there, and nobody acts',
   loop: (s: number): string => `loop of ${s} s, − and + change it`,
   or: (others: readonly string[]): string => `(↓ or ${others.join(', or ')})`,
 } as const;
@@ -270,6 +272,7 @@ export const MARK_TEXT = {
   asLearned: 'as learned',
   at: (code: string, at: number, of: number): string => `Mark ${at} of ${of}, ${code}`,
   name: (code: string): string => `Mark at ${code}`,
+  sighted: (place: string, code: string): string => `Seen at ${code}: ${place}`,
 } as const;
 
 /** Keys that work while a mark is in hand and the picture has the hand. */
@@ -357,6 +360,7 @@ export const BENCH_TEXT = {
   of: 'of',
   lulls: 'Look for lulls',
   lullsHide: 'Hide the lulls',
+  inLulls: { played: 'Lulls are played', fast: 'Lulls run fast', skipped: 'Lulls are skipped' },
   noLulls: 'No lull of three seconds or more in which nothing is said yet.',
   remember: 'Remember this instant',
   itIsHere: 'It is this frame',

@@ -5,8 +5,10 @@ import {
   learnedLagMs,
   observedLags,
   ptsOf,
+  sightingsIn,
   waitingMarks,
   type Moment,
+  type Sighting,
   type TimeTable,
 } from '@odograph/core';
 import { useMemo, useState } from 'react';
@@ -21,8 +23,11 @@ import { useOwn } from './useOwn.js';
 /** A mark that waits, and its frame on the camera in hand. */
 export type MarkHere = { readonly moment: Moment; readonly frame: number };
 
+export type SightingHere = MarkHere & { readonly moment: Sighting };
+
 export type Marks = {
   readonly here: readonly MarkHere[];
+  /** Those with a place: somebody was seen there. */ readonly sightings: readonly SightingHere[];
   readonly inHand: MarkHere | undefined;
   /** By how much marks are put back, in ms, and how many marks that was learned from; null = set by hand. */
   readonly lagMs: number;
@@ -74,21 +79,27 @@ export const useMarks = (bench: OnBench, handle: PlayerHandle): Marks => {
     () => observedLags(library.moments, library.attempts, account, msOf),
     [library.moments, library.attempts, account, msOf],
   );
-  const here = useMemo((): readonly MarkHere[] => {
-    if (!table || clock.rate === 0) return [];
-    return waitingMarks(library.moments, library.attempts)
-      .filter((m) => m.footageId === footage.id)
-      .map((moment) => ({ moment, frame: frameOn(table, angle.id, moment, (pts) => msOf(moment.angleId, pts), clock) }))
-      .filter((m) => m.frame >= angle.fromFrame && m.frame < angle.toFrame)
-      .sort((a, b) => a.frame - b.frame || (a.moment.id < b.moment.id ? -1 : 1));
+  const [here, sightings] = useMemo((): readonly [readonly MarkHere[], readonly SightingHere[]] => {
+    if (!table || clock.rate === 0) return [[], []];
+    const placed = <M extends Moment>(moments: readonly M[]): readonly (MarkHere & { readonly moment: M })[] =>
+      moments
+        .map((moment) => ({
+          moment,
+          frame: frameOn(table, angle.id, moment, (pts) => msOf(moment.angleId, pts), clock),
+        }))
+        .filter((m) => m.frame >= angle.fromFrame && m.frame < angle.toFrame)
+        .sort((a, b) => a.frame - b.frame || (a.moment.id < b.moment.id ? -1 : 1));
+    const waiting = waitingMarks(library.moments, library.attempts).filter((m) => m.footageId === footage.id);
+    return [placed(waiting), placed(sightingsIn(library.moments, footage.id))];
   }, [library.moments, library.attempts, footage.id, table, angle, clock, msOf]);
-  const inHand = here.find((m) => m.moment.id === inHandId);
+  const inHand = [...here, ...sightings].find((m) => m.moment.id === inHandId);
   const lagMs = ownLag ?? learnedLagMs(observed);
   const clamp = (f: number): number => Math.min(angle.toFrame - 1, Math.max(angle.fromFrame, f));
   const frameAtMs = (of: TimeTable, ms: number): number => clamp(firstFrameFrom(of, clock, ms));
   const msHere = (of: TimeTable, f: number): number => footageSeconds(clock, ptsOf(of, f)) * 1000;
   return {
     here,
+    sightings,
     inHand,
     lagMs,
     learnedFrom: ownLag === null ? observed.length : null,

@@ -20,9 +20,13 @@ import { useMemo, useState } from 'react';
 import { useEdit } from '../library/index.js';
 import type { Stretch } from '../player/index.js';
 import type { OnBench } from './useBenchClips.js';
+import { useOwn } from './useOwn.js';
 
 /** A stretch about which something can be said: one that stands on the footage, or one that is only asked about. */
 export type SpanInHand = { readonly span: MsSpan; readonly stands: FootageSpan | null };
+
+export const IN_LULLS = ['played', 'fast', 'skipped'] as const;
+export type InLulls = (typeof IN_LULLS)[number];
 
 export type Spans = {
   /** What stands on the line: what is said of stretches, and those asked about while somebody looks for lulls. */
@@ -37,6 +41,9 @@ export type Spans = {
   readonly inHand: SpanInHand | null;
   /** What playing passes over, in frames of the camera in hand. */
   readonly skips: readonly Stretch[];
+  /** What goes by quickly. */ readonly fast: readonly Stretch[];
+  /** How stretches in which little moves are played. */ readonly inLulls: InLulls;
+  readonly nextInLulls: () => void;
   readonly take: (inHand: SpanInHand | null) => void;
   /** Takes the stretch at a frame in hand, or the one between a mark and it; false where there is none. */
   readonly takeAt: (frame: number, inMark: number | null) => boolean;
@@ -67,14 +74,11 @@ export const useSpans = (
   const all = footage.spans;
   const [inHand, take] = useState<SpanInHand | null>(null);
   const [isLooking, setLooking] = useState(false);
+  const [inLulls, setInLulls] = useOwn<InLulls>('odograph.lulls', 'played');
   const [passed, setPassed] = useState<readonly MsSpan[]>([]);
   const clock = useMemo(() => angleClock(angle, file), [angle, file]);
   const msOf = (frame: number): number => (table ? footageSeconds(clock, ptsOf(table, frame)) * 1000 : 0);
   const framesOf = (span: MsSpan): Stretch | undefined => table && framesIn(table, clock, span);
-  const skips = useMemo(
-    () => (table ? leftOutSpans(all).flatMap((span) => framesIn(table, clock, span) ?? []) : []),
-    [all, table, clock],
-  );
   const proposed = useMemo((): readonly MsSpan[] => {
     if (!look || !table) return [];
     const here = (fileS: number): number => footageSeconds(clock, (fileS * table.timeBaseDen) / table.timeBaseNum);
@@ -93,6 +97,12 @@ export const useSpans = (
       clips,
     );
   }, [look, table, clock, bench.clips, all]);
+  const [skips, fast] = useMemo((): readonly [readonly Stretch[], readonly Stretch[]] => {
+    const here = (spans: readonly MsSpan[]): readonly Stretch[] =>
+      table ? spans.flatMap((span) => framesIn(table, clock, span) ?? []) : [];
+    const lulls = here(proposed);
+    return [[...here(leftOutSpans(all)), ...(inLulls === 'skipped' ? lulls : [])], inLulls === 'fast' ? lulls : []];
+  }, [all, proposed, inLulls, table, clock]);
   const open = proposed.filter((span) => !passed.some((p) => isSameSpan(p, span)));
   const asked = isLooking ? open : [];
   const first = bench.cameras[0]!;
@@ -119,6 +129,9 @@ export const useSpans = (
     wholeMs: whole.toMs - whole.fromMs,
     inHand,
     skips,
+    fast,
+    inLulls,
+    nextInLulls: () => setInLulls(IN_LULLS[(IN_LULLS.indexOf(inLulls) + 1) % IN_LULLS.length]!),
     take,
     takeAt: (frame, inMark) => {
       const atMs = msOf(frame);

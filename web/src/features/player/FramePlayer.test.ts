@@ -217,6 +217,20 @@ describe('the player of exact frames', () => {
     expect(video.asked.at(-1)).toBe(4);
   });
 
+  test('when a stretch is to go by quickly, it should be played faster than the rest, and as it happened in a loop', () => {
+    player.skip([], [{ inFrame: 3, outFrame: 10 }]);
+    player.play();
+    video.show(2);
+    expect(video.playbackRate).toBe(1);
+    video.show(3);
+    expect(video.playbackRate).toBe(4);
+    video.show(10);
+    expect(video.playbackRate).toBe(1);
+    player.loop({ inFrame: 2, outFrame: 9 });
+    video.show(4);
+    expect(video.playbackRate).toBe(1);
+  });
+
   test('when only some frames of a file are shown, none outside should be reached', () => {
     const other = new FakeVideo();
     const part = new FramePlayer(other as unknown as Screen, table, 0, { inFrame: 20, outFrame: 30 });

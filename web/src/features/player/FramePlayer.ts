@@ -29,6 +29,8 @@ export type Screen = Pick<
   | 'cancelVideoFrameCallback'
 >;
 
+/** How many times as fast a lull goes by. */
+const FAST = 4;
 export const SPEEDS = [1, 0.5, 0.25] as const;
 
 const PATIENCE_MS = 700;
@@ -51,6 +53,7 @@ export class FramePlayer {
   private callback = 0;
   private readonly bounds: Stretch;
   private skips: readonly Stretch[] = [];
+  private fast: readonly Stretch[] = [];
   /** The stretch in which playing was begun: somebody wants to see it. */
   private begunIn: Stretch | undefined;
   /** When the next frame is due, in milliseconds of the page's clock: what a seek takes does not slow the pace. */
@@ -149,9 +152,10 @@ export class FramePlayer {
     this.update({ loop: stretch });
   }
 
-  /** Passes these stretches over when it plays through. */
-  skip(stretches: readonly Stretch[]): void {
+  /** Passes these stretches over when it plays through at full speed, and runs through the others four times as fast. */
+  skip(stretches: readonly Stretch[], fast: readonly Stretch[] = []): void {
     this.skips = stretches;
+    this.fast = fast;
   }
 
   setSpeed(speed: number): void {
@@ -249,9 +253,17 @@ export class FramePlayer {
     const { inFrame, outFrame } = loop ?? this.bounds;
     this.update({ frame, settled: true });
     const past = this.past(frame);
+    this.keepPace(frame);
     if (loop && (frame >= outFrame - 1 || frame < inFrame)) this.seek(inFrame);
     else if (frame >= outFrame - 1) this.pause();
     else if (past !== frame) this.seekOrEnd(past);
+  }
+
+  /** At full speed stretches in which little happens go by quickly; in a loop everything is as it was. */
+  private keepPace(frame: number): void {
+    const isFast = !this.state.loop && this.fast.some((s) => s.inFrame <= frame && frame < s.outFrame);
+    const rate = isFast ? FAST : 1;
+    if (this.screen.playbackRate !== rate) this.screen.playbackRate = rate;
   }
 
   /** The frame to go on with: past the stretch that is left out, where this one lies in one. Beyond the bounds it is the end. */
@@ -272,7 +284,7 @@ export class FramePlayer {
   private run(): void {
     const { speed, loop, frame, backwards } = this.state;
     if (this.isNative()) {
-      this.screen.playbackRate = 1;
+      this.keepPace(frame);
       void this.screen.play().catch(() => this.update({ playing: false }));
       return;
     }
