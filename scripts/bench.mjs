@@ -10,6 +10,7 @@ import { media } from './bench/media.mjs';
 import { phrase } from './bench/phrase.mjs';
 import { signIn, up } from './bench/product.mjs';
 import { measuredOn, median, putSection } from './bench/report.mjs';
+import { smooth } from './bench/smooth.mjs';
 import { build } from './build.mjs';
 import { freePort } from './database.mjs';
 import { needPrograms } from './machine.mjs';
@@ -286,8 +287,8 @@ const figures = async () => {
   note(lines.join('\n'));
 };
 
-/** `npm run bench` measures everything; `npm run bench -- figures`, `-- media` or `-- phrase` only that part. */
-const PARTS = { figures, media, phrase };
+/** `npm run bench` measures everything; `npm run bench -- figures`, `-- media`, `-- phrase` or `-- smooth` only that part. */
+const PARTS = { figures, media, phrase, smooth };
 
 main(async () => {
   const asked = process.argv.slice(2);

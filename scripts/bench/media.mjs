@@ -94,7 +94,7 @@ const stepping = async (url, ask, unpackTimes) => {
       const openBench = async () => {
         await page.goto(`${url}/break-down/${at.id}?camera=${angle.id}`);
         await page.locator('[data-testid=picture][data-settled=true]').waitFor();
-        await page.locator('video[src$=proxy]').waitFor();
+        await page.locator('video[src^=blob]').waitFor();
       };
       for (let round = 0; round < ROUNDS; round++) {
         const moves = movesOf(file.frames, round + 1);

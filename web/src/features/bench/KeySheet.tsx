@@ -51,7 +51,7 @@ export const KeySheet = ({
     <Box
       ref={root}
       as="section"
-      aria-label={T.title}
+      aria-label={T.sheet}
       tabIndex={-1}
       outline="none"
       height="100%"

@@ -106,6 +106,7 @@ export const capText = (key: string): string => (key.length === 1 ? key.toUpperC
 export const KEYS_TEXT = {
   title: 'Keys',
   all: 'all keys',
+  sheet: 'All keys, to be changed',
   back: 'Back to the clips',
   change: 'change',
   press: 'press a key',
