@@ -207,6 +207,8 @@ export const seededLibrary = (size: SizeName, seed: number, files: readonly Seed
       offsetMs: 0,
       rate: 1,
       kind: 'live',
+      leftMark: '',
+      rightMark: '',
     } as const;
     footage.push(one);
     angles.push(angle);

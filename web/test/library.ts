@@ -64,6 +64,8 @@ const angle: Angle = {
   offsetMs: 0,
   rate: 1,
   kind: 'live',
+  leftMark: '',
+  rightMark: '',
 };
 const file: MediaFile = {
   id: 'file',

@@ -27,7 +27,18 @@ export {
   type Standing,
 } from './standing.js';
 export { controlKey, mirrorAttempt, mirrorControl, normaliseSides, otherSide } from './sides.js';
-export { RESULT_WORDS, depthWord, sayAttempt, sayControl, type SaidPart } from './sentence.js';
+export {
+  SEEN,
+  TELLINGS,
+  pictureSide,
+  sideWord,
+  sidesOf,
+  type Seen,
+  type SideWords,
+  type Telling,
+  type View,
+} from './telling.js';
+export { RESULT_WORDS, depthWord, sayAttempt, sayControl, type SaidPart, type SaidSides } from './sentence.js';
 export { USUAL_KIND, readControls } from './readControl.js';
 export { courseOf, linkAttempts, type CoursePoint, type CourseRun, type Link, type Timed } from './chains.js';
 export { draftAttempt } from './draft.js';

@@ -1,7 +1,8 @@
 import type { ActionKind, Words } from '../vocabulary/index.js';
 import { placeName, finishId, stateId } from './places.js';
 import { finishOf } from './standing.js';
-import type { Attempt, Control, Result } from './types.js';
+import type { SideWords, Telling } from './telling.js';
+import type { Attempt, Control, Result, Side } from './types.js';
 
 export const RESULT_WORDS: Record<Result, string> = {
   success: 'worked',
@@ -37,13 +38,19 @@ const OWNER: Record<Control['targetOwner'], string> = { other: 'their', own: 'ow
 /** What stands for a side that was told by where it is. */
 const REACH_WORDS: Record<string, string> = { near: 'near', far: 'far', cross: 'cross', same: 'same-side' };
 
-/** A hold in words, seen from its holder: *right hand grips their left collar*. */
-export const sayControl = (control: Control, words: Words): string => {
-  const limb = [control.limbSide, control.limb].filter(Boolean).join(' ');
+/** How sides are to be told in words. */
+export type SaidSides = { readonly telling: Telling; readonly sides: SideWords };
+
+/** A hold in words, seen from its holder: *right hand grips their left collar*; sides as each one's own, or as `said` tells them. */
+export const sayControl = (control: Control, words: Words, said?: SaidSides): string => {
+  const sideOf = (part: 'limb' | 'target', side: Side | null): string | null =>
+    side && (said?.sides(control, part, side) ?? side);
+  const your = said?.telling === 'your' && control.holder === 'subject' ? 'your' : '';
+  const limb = [your, sideOf('limb', control.limbSide), control.limb].filter(Boolean).join(' ');
   if (control.kind === 'underhook') {
     // whose arm is plain, where not even its side is said
     const arm = control.limb === 'arm' && control.limbSide === null ? '' : limb;
-    return `${[arm, REACH_WORDS[control.reach ?? '']].filter(Boolean).join(' ')} underhook${control.targetSide ? `, their ${control.targetSide} side` : ''}`.trim();
+    return `${[arm, REACH_WORDS[control.reach ?? '']].filter(Boolean).join(' ')} underhook${control.targetSide ? `, their ${sideOf('target', control.targetSide)} side` : ''}`.trim();
   }
   const verb = {
     grip: 'on',
@@ -58,7 +65,7 @@ export const sayControl = (control: Control, words: Words): string => {
   const target = [
     control.targetOwner === 'mat' || control.targetOwner === 'wall' ? '' : OWNER[control.targetOwner],
     REACH_WORDS[control.reach ?? ''],
-    control.targetSide,
+    sideOf('target', control.targetSide),
     words.name('target', control.target),
   ]
     .filter(Boolean)
@@ -78,6 +85,7 @@ export const sayAttempt = (
   attempt: Attempt,
   words: Words,
   athletes: Readonly<Record<'a' | 'b', string>>,
+  sides?: SaidSides,
 ): readonly SaidPart[] => {
   const part = (name: SaidPart['part'], lead: string, text: string | undefined, whenMissing: string): SaidPart => ({
     part: name,
@@ -86,7 +94,7 @@ export const sayAttempt = (
     missing: text === undefined,
   });
   const end = finishOf(attempt, words);
-  const grips = attempt.controls.filter((c) => c.holder === 'subject').map((c) => sayControl(c, words));
+  const grips = attempt.controls.filter((c) => c.holder === 'subject').map((c) => sayControl(c, words, sides));
   const reactions = attempt.reactions.map((r) => words.name(r.isAction ? 'action' : 'reaction', r.what));
   const optional = (name: SaidPart['part'], lead: string, texts: readonly string[]): SaidPart[] =>
     texts.length ? [part(name, lead, texts.join(', then '), '')] : [];

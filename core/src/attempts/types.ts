@@ -143,12 +143,13 @@ export type Clip = {
   readonly in: Instant;
   readonly out: Instant;
   readonly note: string;
+  /** From where the camera sees whoever acts; null = not said. */ readonly seen: 'front' | 'back' | null;
   /** At most one of each name. */ readonly keyMoments: readonly KeyMoment[];
   readonly loops: readonly DetailLoop[];
 };
 
 /** What nobody said of a clip. */
-export const BARE_CLIP = { note: '', keyMoments: [], loops: [] } as const satisfies Partial<Clip>;
+export const BARE_CLIP = { note: '', seen: null, keyMoments: [], loops: [] } as const satisfies Partial<Clip>;
 
 /**
  * A mark on footage: an instant at which something happened, not yet a clip. `pressed` is where the picture stood when the key was pressed, `at` where it was put back to
@@ -238,6 +239,9 @@ export type Angle = {
   readonly offsetMs: number;
   readonly rate: number;
   readonly kind: 'live' | 'replay';
+  /** What stands at the left and at the right of the picture, for whoever tells sides by that; empty = nobody said. */
+  readonly leftMark: string;
+  readonly rightMark: string;
 };
 
 export const AGES = ['adult', 'minor'] as const;

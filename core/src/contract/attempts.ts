@@ -4,6 +4,7 @@ import {
   HOLD_DEPTHS,
   KEY_MOMENTS,
   REACHES,
+  SEEN,
   RESETS,
   RESULTS,
   THUMBS,
@@ -220,7 +221,7 @@ const detailLoop = Joi.object<DetailLoop, true>({
   out: instant.required(),
   speed: Joi.number().min(0.05).max(4).required(),
 });
-export type ClipFields = Pick<Clip, 'note' | 'keyMoments' | 'loops'> & {
+export type ClipFields = Pick<Clip, 'note' | 'seen' | 'keyMoments' | 'loops'> & {
   readonly inFrame: number;
   readonly outFrame: number;
 };
@@ -236,6 +237,9 @@ export const clipEdit = Joi.object<ClipEdit>({
     inFrame: frame(),
     outFrame,
     note: note(),
+    seen: Joi.string()
+      .valid(...SEEN)
+      .allow(null),
     keyMoments: Joi.array().items(keyMoment).unique('name'),
     loops: Joi.array().items(detailLoop).max(LIST_LIMIT),
   })

@@ -115,6 +115,7 @@ export const newFootage = Joi.object<NewFootage>({
 });
 
 const RATE_LIMIT = 8;
+const LANDMARK_LIMIT = 40;
 
 const angleFields = {
   offsetMs: Joi.number().min(-OFFSET_LIMIT_MS).max(OFFSET_LIMIT_MS),
@@ -122,6 +123,8 @@ const angleFields = {
   kind: Joi.string<Angle['kind']>().valid('live', 'replay'),
   fromFrame: frame(),
   toFrame: frame(),
+  leftMark: text(LANDMARK_LIMIT),
+  rightMark: text(LANDMARK_LIMIT),
 };
 
 /**
@@ -149,7 +152,10 @@ export const newAngle = Joi.object<NewAngle>({
   toFrame: angleFields.toFrame.allow(null).default(null),
 });
 
-export type AngleFields = Pick<Angle, 'offsetMs' | 'rate' | 'kind' | 'fromFrame' | 'toFrame'>;
+export type AngleFields = Pick<
+  Angle,
+  'offsetMs' | 'rate' | 'kind' | 'fromFrame' | 'toFrame' | 'leftMark' | 'rightMark'
+>;
 /** Where an angle lies in the time of its footage, or which frames of its file it holds. */
 export type AngleEdit = {
   readonly editId: string;

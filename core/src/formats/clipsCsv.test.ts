@@ -63,6 +63,8 @@ const library: Library = {
     offsetMs: 0,
     rate: 1,
     kind: 'live',
+    leftMark: '',
+    rightMark: '',
   })),
   attempts,
   clips,

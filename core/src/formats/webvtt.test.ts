@@ -17,6 +17,8 @@ const angle = {
   offsetMs: 0,
   rate: 1,
   kind: 'live',
+  leftMark: '',
+  rightMark: '',
 } as const;
 const clip: Clip = {
   id: 'clip',

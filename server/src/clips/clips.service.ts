@@ -230,7 +230,10 @@ export class ClipsService {
       outFrame = changes.outFrame ?? clip.out.frame;
     this.checkRange(inFrame, outFrame, angle, 'changes');
     const touched = await this.changes.edit(session, editId, async (edit) => {
-      const row: Row = { ...(changes.note === undefined ? {} : { note: changes.note }) };
+      const row: Row = {
+        ...(changes.note === undefined ? {} : { note: changes.note }),
+        ...(changes.seen === undefined ? {} : { seen: changes.seen }),
+      };
       const timed = timing(angle, times, 'changes');
       if (changes.keyMoments)
         row['keyMoments'] = changes.keyMoments.map((m, i) => ({ ...m, at: timed(m.at, `keyMoments.${i}.at`) }));

@@ -77,6 +77,8 @@ export const ENTITIES = {
       offsetMs: num,
       rate: num,
       kind: text,
+      leftMark: text,
+      rightMark: text,
     },
   ],
   attempt: [
@@ -152,6 +154,7 @@ export const ENTITIES = {
       outFrame: int,
       outPts: num,
       note: { type: DataTypes.TEXT },
+      seen: text,
       keyMoments: { type: DataTypes.JSON },
       loops: { type: DataTypes.JSON },
     },

@@ -110,6 +110,8 @@ export class FootageService {
       ...(await this.stretch(session, fileId, fromFrame ?? 0, toFrame ?? frames)),
       rate: 1,
       kind: 'live',
+      leftMark: '',
+      rightMark: '',
     };
   }
 

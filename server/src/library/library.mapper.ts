@@ -82,6 +82,8 @@ export const toAngle = (row: Row): Angle =>
     'offsetMs',
     'rate',
     'kind',
+    'leftMark',
+    'rightMark',
   );
 
 const instant = (row: Row, name: string): Instant | null =>
@@ -94,7 +96,7 @@ const state = (position: unknown, role: unknown): State | null =>
   typeof position === 'string' ? { position, role: role as State['role'] } : null;
 
 export const toClip = (row: Row): Clip => ({
-  ...pick<Clip>(row, 'id', 'version', 'attemptId', 'angleId', 'note', 'keyMoments', 'loops'),
+  ...pick<Clip>(row, 'id', 'version', 'attemptId', 'angleId', 'note', 'seen', 'keyMoments', 'loops'),
   in: instant(row, 'in')!,
   out: instant(row, 'out')!,
 });

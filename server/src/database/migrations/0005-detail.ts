@@ -16,6 +16,9 @@ const COLUMNS: readonly (readonly [table: string, column: string, type: string])
   ['attempts', 'wanted', `${KEY} NULL AFTER is_cut`],
   ['attempts', 'errors', "JSON NOT NULL DEFAULT '[]' AFTER wanted"],
   ['attempts', 'doubts', "JSON NOT NULL DEFAULT '[]' AFTER errors"],
+  ['clips', 'seen', "ENUM('front','back') NULL AFTER note"],
+  ['angles', 'left_mark', "VARCHAR(40) NOT NULL DEFAULT ''"],
+  ['angles', 'right_mark', "VARCHAR(40) NOT NULL DEFAULT ''"],
   ['clips', 'key_moments', "JSON NOT NULL DEFAULT '[]' AFTER note"],
   ['clips', 'loops', "JSON NOT NULL DEFAULT '[]' AFTER key_moments"],
 ];

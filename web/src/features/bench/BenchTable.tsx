@@ -31,6 +31,7 @@ import { useKeySheet } from './useKeySheet.js';
 import { useOverlay } from './useOverlay.js';
 import { useRepeating } from './useRepeating.js';
 import { useSameInstant, type Remembered } from './useSameInstant.js';
+import { useTelling } from './useTelling.js';
 import { useSpans, type SpanInHand } from './useSpans.js';
 
 /** The frame in the address, where one is said. */
@@ -153,6 +154,7 @@ export const BenchTable = ({
   const instants = useInstants(selected, handle);
   const loops = useLoops(selected, handle);
   const words = useWords(bench.footage.id);
+  const telling = useTelling(bench, words, isMirrored);
   const chain = useChain(bench, words, selected, before, (v) => (table ? timecode(table, v.clip.in.frame) : ''));
   const kinds = SPAN_KINDS.filter((kind) => kind !== 'logged throughout' || bench.footage.logged === 'picked');
   const spanKeys: KeyTable = {
@@ -267,6 +269,7 @@ export const BenchTable = ({
               marks={mayWrite ? marks : undefined}
               onMark={again.toNext}
               kept={handle.kept}
+              telling={telling}
             />
           ) : (
             <Box padding="4">{T.loading}</Box>
@@ -309,6 +312,7 @@ export const BenchTable = ({
         chain={chain}
         now={now}
         isMirrored={isMirrored}
+        telling={telling}
       />
       {table && (
         <CourseLine

@@ -6,7 +6,7 @@ import { v7 as newId } from 'uuid';
 import { Choice, Heading, Mono, PickRow, ResultMark, Sentence } from '../../design/index.js';
 import { SaveVideo } from '../cuts/index.js';
 import { failureText, useRemoveAngleMutation, type ClipView } from '../library/index.js';
-import { BENCH_TEXT as T } from './bench.text.js';
+import { BENCH_TEXT as T, SIDES_TEXT as S } from './bench.text.js';
 import { CaptionsHere } from './CaptionsHere.js';
 import { ClockHere } from './ClockHere.js';
 import { MarksHere } from './MarksHere.js';
@@ -14,6 +14,8 @@ import type { Marks } from './useMarks.js';
 import { LineUpPanel } from './LineUpPanel.js';
 import { cameraName, type OnBench } from './useBenchClips.js';
 import type { MatchClock } from './useClock.js';
+import { SidesHere } from './SidesHere.js';
+import type { SideTelling } from './useTelling.js';
 import { SpansHere } from './SpansHere.js';
 import type { LineUp } from './useLineUp.js';
 import type { SameInstant } from './useSameInstant.js';
@@ -34,16 +36,19 @@ type Props = {
   /** Marks that wait; nothing for somebody who only watches. */
   readonly marks: Marks | undefined;
   readonly onMark: () => void;
+  readonly telling: SideTelling;
   /** How much of the picture lies in this browser, 0 … 1; null where it is not kept. */ readonly kept: number | null;
 };
 
 const Row = ({
   view,
+  said,
   table,
   isSelected,
   onSelect,
 }: {
   readonly view: ClipView;
+  readonly said: ClipView['said'];
   readonly table: TimeTable;
   readonly isSelected: boolean;
   readonly onSelect: () => void;
@@ -68,7 +73,7 @@ const Row = ({
         )}
       </Mono>
       <Box fontSize="15px" lineHeight="1.35">
-        <Sentence said={view.said} subject={view.attempt.subject} />
+        <Sentence said={said} subject={view.attempt.subject} />
       </Box>
     </PickRow>
   );
@@ -89,6 +94,7 @@ export const ClipsHere = ({
   marks,
   onMark,
   kept,
+  telling,
 }: Props): React.JSX.Element => {
   const [removeAngle, { error: refusal }] = useRemoveAngleMutation();
   const takeOff = (): void => {
@@ -145,7 +151,13 @@ export const ClipsHere = ({
         )}
         {clock && <ClockHere clock={clock} />}
         <SpansHere spans={spans} mayWrite={lineUp !== undefined} onLook={onLulls} />
-        {lineUp && <CaptionsHere fileId={bench.file.id} />}
+        <Box as="details" fontSize="14px" marginTop="1">
+          <Box as="summary" color="inkSoft" cursor="pointer">
+            {S.summary}
+          </Box>
+          <SidesHere bench={bench} telling={telling} mayWrite={lineUp !== undefined} />
+          {lineUp && <CaptionsHere fileId={bench.file.id} />}
+        </Box>
         {marks && <MarksHere marks={marks} onNext={onMark} />}
         <Box fontSize="14px" color="inkSoft" marginTop="1" data-testid="clip-count">
           {T.count(bench.clips.length, drafts)}
@@ -172,6 +184,7 @@ export const ClipsHere = ({
             <Row
               key={view.clip.id}
               view={view}
+              said={telling.said(view)}
               table={table}
               isSelected={view.clip.id === selectedId}
               onSelect={() => onSelect(view.clip.id)}

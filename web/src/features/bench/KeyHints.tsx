@@ -1,6 +1,6 @@
 import { Box, Flex, chakra } from '@chakra-ui/react';
 import { Mono } from '../../design/index.js';
-import { KEYS_TEXT as T, capText, type Hint } from './bench.text.js';
+import { KEYS_TEXT as T, capText, type Hint } from './keys.text.js';
 import type { OwnKeys } from './ownKeys.js';
 import type { KeyTable } from './usePictureKeys.js';
 

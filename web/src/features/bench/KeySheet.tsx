@@ -1,7 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { Action, Heading, Mono } from '../../design/index.js';
-import { KEY_ACTIONS, KEYS_TEXT as T, capText } from './bench.text.js';
+import { KEY_ACTIONS, KEYS_TEXT as T, capText } from './keys.text.js';
 import { against, keyNow, withKey, type OwnKeys } from './ownKeys.js';
 import { keyName } from './usePictureKeys.js';
 

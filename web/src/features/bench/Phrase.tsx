@@ -8,6 +8,7 @@ import {
   sayControl,
   stateId,
   type Instant,
+  type SaidSides,
 } from '@odograph/core';
 import { useEffect, useEffectEvent, useRef, useState, type KeyboardEvent } from 'react';
 import { v7 as newId } from 'uuid';
@@ -18,6 +19,7 @@ import { Doubted } from './Doubted.js';
 import { leftIn } from './leftIn.js';
 import { NoteField } from './NoteField.js';
 import { Odd } from './Odd.js';
+import { SeenFrom } from './SeenFrom.js';
 import { HowFar, MoreOfIt, Restart } from './PhraseTail.js';
 import { SameTry } from './SameTry.js';
 import { useSaying, type Saying } from './saying.js';
@@ -39,6 +41,7 @@ type Props = {
   readonly onLeave: () => void;
   /** The instant that is shown now, in frames of the attempt's own camera. */ readonly now: () => Instant;
   readonly isMirrored?: boolean;
+  /** How left and right are told. */ readonly sides?: SaidSides;
   /** What stands under the sentence: instants and loops of the clip. */ readonly children?: React.ReactNode;
 };
 
@@ -61,6 +64,7 @@ export const Phrase = (props: Props): React.JSX.Element => {
     onLeave,
     now,
     isMirrored = false,
+    sides,
     children,
   } = props;
   const words = useWords(view.footage.id);
@@ -164,7 +168,7 @@ export const Phrase = (props: Props): React.JSX.Element => {
         <SeveralField
           label={T.grips}
           placeholder={own.length ? '+ grip' : 'which grips'}
-          said={own.map((c) => ({ key: c.id, text: sayControl(c, words) }))}
+          said={own.map((c) => ({ key: c.id, text: sayControl(c, words, sides) }))}
           joint=" and "
           find={find.holds}
           onLine={onLine}
@@ -250,6 +254,7 @@ export const Phrase = (props: Props): React.JSX.Element => {
             onNext={onLeave}
           />
           {(isMore || isMoreSaid(view.attempt)) && <MoreOfIt saying={saying} />}
+          {(isMore || isMoreSaid(view.attempt) || view.clip.seen !== null) && <SeenFrom view={view} onNext={next} />}
         </span>
       </Box>
       {children}

@@ -17,6 +17,7 @@ import type { Instants } from './useInstants.js';
 import type { Loops } from './useLoops.js';
 import type { Marks } from './useMarks.js';
 import type { OtherFootage } from './useOtherFootage.js';
+import type { SideTelling } from './useTelling.js';
 import type { SpanInHand, Spans } from './useSpans.js';
 
 type Props = {
@@ -45,6 +46,7 @@ type Props = {
   /** The instant that is shown; undefined where the attempt is told from another camera. */ readonly now: () =>
     Instant | undefined;
   readonly isMirrored: boolean;
+  readonly telling: SideTelling;
 };
 
 /** What stands across the screen under the picture: what is asked, the stretch or the mark in hand, the phrase of the clip in hand, or what can be done. */
@@ -100,6 +102,7 @@ export const Underneath = (props: Props): React.JSX.Element => {
         onLeave={props.onLeave}
         now={() => props.now() ?? selected.attempt.start}
         isMirrored={props.isMirrored}
+        sides={props.telling.of(selected)}
       >
         {table && <ClipDetail instants={props.instants} loops={props.loops} chain={props.chain} table={table} />}
       </Phrase>

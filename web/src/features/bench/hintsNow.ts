@@ -7,7 +7,7 @@ import {
   PICTURE_KEYS,
   spanHints,
   type Hint,
-} from './bench.text.js';
+} from './keys.text.js';
 import type { KeyTable } from './usePictureKeys.js';
 
 /** What has the hand on the bench. */

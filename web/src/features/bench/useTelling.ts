@@ -1,0 +1,44 @@
+import {
+  mirrorAttempt,
+  sayAttempt,
+  sidesOf,
+  type SaidPart,
+  type SaidSides,
+  type Telling,
+  type Words,
+} from '@odograph/core';
+import type { ClipView } from '../library/index.js';
+import type { OnBench } from './useBenchClips.js';
+import { useOwn } from './useOwn.js';
+
+export type SideTelling = {
+  readonly telling: Telling;
+  readonly choose: (telling: Telling) => void;
+  /** How sides of a clip are told in words. */ readonly of: (view: ClipView) => SaidSides;
+  /** The sentence of a clip, with sides told so, and turned over where the picture is. */ readonly said: (
+    view: ClipView,
+  ) => readonly SaidPart[];
+};
+
+/** How left and right are told on the bench, as one person has chosen it on this browser. */
+export const useTelling = (bench: OnBench, words: Words, isMirrored: boolean): SideTelling => {
+  const [telling, choose] = useOwn<Telling>('odograph.sides', 'own');
+  const of = ({ clip, attempt }: ClipView): SaidSides => ({
+    telling,
+    sides: sidesOf(telling, {
+      seen: clip.seen,
+      facing: (attempt.state && words.position(attempt.state.position)?.facing) ?? 'facing',
+      isMirrored,
+      landmarks: { left: bench.angle.leftMark, right: bench.angle.rightMark },
+    }),
+  });
+  return {
+    telling,
+    choose,
+    of,
+    said: (view) =>
+      telling === 'own' && !isMirrored
+        ? view.said
+        : sayAttempt(isMirrored ? mirrorAttempt(view.attempt) : view.attempt, words, view.athletes, of(view)),
+  };
+};
