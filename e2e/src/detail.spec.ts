@@ -83,19 +83,17 @@ test('when a hold is set on the body board by keys, it should be kept with all t
   }
   const made = async () =>
     (await inHand(page, running.url)).attempt.controls.filter((c) => !before.controls.some((b) => b.id === c.id));
-  await expect
-    .poll(made)
-    .toMatchObject([
-      {
-        limb: 'foot',
-        limbSide: 'right',
-        kind: 'hook',
-        target: 'hip',
-        targetSide: 'left',
-        depth: 'shallow',
-        cloth: false,
-      },
-    ]);
+  await expect.poll(made).toMatchObject([
+    {
+      limb: 'foot',
+      limbSide: 'right',
+      kind: 'hook',
+      target: 'hip',
+      targetSide: 'left',
+      depth: 'shallow',
+      cloth: false,
+    },
+  ]);
   expect((await made())[0]!.gained?.frame).toBe(await frameSaid(page));
   await noFaults(page);
   await page.keyboard.press('Escape');

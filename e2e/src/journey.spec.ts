@@ -121,7 +121,7 @@ test('when an instructor does the whole job once, with a restart in the middle, 
 
     // see it on the map, and its clip on the spot
     await page.getByRole('navigation').getByRole('link', { name: 'Map' }).click();
-    await expect(page.getByTestId('map-totals')).toContainText('28 attempts on 53 lines');
+    await expect(page.getByTestId('map-totals')).toContainText('29 attempts on 54 lines');
     await page.getByRole('button', { name: 'half guard, top', exact: true }).focus();
     await page.keyboard.press('Enter');
     await page

@@ -216,23 +216,23 @@ test('when clips are narrowed by more than the sentence starts with, each part s
   await expect(page.getByRole('option', { name: /failed/ })).toContainText('13');
   await page.keyboard.type('no');
   await page.keyboard.press('Enter');
-  await expect(page.getByTestId('clips-shown')).toHaveText('13 of 65');
+  await expect(page.getByTestId('clips-shown')).toHaveText('13 of 66');
   await page.getByRole('textbox', { name: 'Words in it' }).fill('guard sleeve');
   await page.keyboard.press('Enter');
-  await expect(page.getByTestId('clips-shown')).toHaveText('2 of 65');
+  await expect(page.getByTestId('clips-shown')).toHaveText('2 of 66');
   await page.getByText('shortest', { exact: true }).click();
   await expect(page.getByRole('radio', { name: 'shortest' })).toBeChecked();
   const address = page.url();
   const order = await page.locator('[data-clip]').evaluateAll((rows) => rows.map((r) => r.getAttribute('data-clip')));
   await page.goto(`${running.url}/footage`);
   await page.goto(address);
-  await expect(page.getByTestId('clips-shown')).toHaveText('2 of 65');
+  await expect(page.getByTestId('clips-shown')).toHaveText('2 of 66');
   await expect(page.getByRole('combobox', { name: 'Result' })).toHaveValue('failed');
   expect(await page.locator('[data-clip]').evaluateAll((rows) => rows.map((r) => r.getAttribute('data-clip')))).toEqual(
     order,
   );
   await page.getByRole('button', { name: 'Show all' }).click();
-  await expect(page.getByTestId('clips-shown')).toHaveText('65');
+  await expect(page.getByTestId('clips-shown')).toHaveText('66');
 });
 
 test('when the map counts one setting or one athlete, its figures should follow, and the table say the same', async ({

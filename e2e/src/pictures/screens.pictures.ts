@@ -31,6 +31,28 @@ test('pictures of each screen', async ({ page, running }) => {
   await page.keyboard.type('knee');
   await take(page, 'break-down');
 
+  // the body board over the picture, with what one hand holds in hand
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('h');
+  await page.getByTestId('board').waitFor();
+  await page.getByTestId('board').getByRole('button', { pressed: false }).first().click();
+  await take(page, 'board');
+  await page.keyboard.press('Escape');
+  for (const [label, text] of [
+    ['Entry', 'the shoulder one?'],
+    ['Result', '?'],
+  ] as const) {
+    await page.getByRole('combobox', { name: label, exact: true }).click();
+    await page.keyboard.type(text);
+    await page.keyboard.press('Enter');
+    await page.keyboard.press('Escape');
+  }
+  await saved(page).waitFor();
+  await page.goto(`${running.url}/doubts`);
+  await page.getByTestId('doubt').nth(1).waitFor();
+  await take(page, 'doubts');
+
   // last attempt of a round: marks wait, and the next one is being said
   await page.goto(`${running.url}/footage`);
   await openBench(page, 'Harbour Open, second round');

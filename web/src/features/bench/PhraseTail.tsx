@@ -67,7 +67,10 @@ export const HowFar = ({ saying }: { readonly saying: Saying }): React.JSX.Eleme
           <SeveralField
             label="Why"
             placeholder={attempt.reasons.length ? '+ reason' : 'why'}
-            said={attempt.reasons.map((r) => ({ key: r.id, text: words.name('reason', r.reason) }))}
+            said={attempt.reasons.map((r) => ({
+              key: r.id,
+              text: `${words.name('reason', r.reason)}${r.main && attempt.reasons.length > 1 ? T.mainly : ''}`,
+            }))}
             joint=" and "
             find={find.reason}
             onLine={onLine}

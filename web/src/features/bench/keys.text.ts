@@ -76,6 +76,7 @@ export const KEY_ACTIONS: readonly { readonly press: string; readonly does: stri
   { press: '7', does: 'finish' },
   { press: '8', does: 'end' },
   { press: '9', does: 'cut or set the link' },
+  { press: "'", does: 'until when the mistake could be mended' },
   { press: 'e', does: 'next instant' },
   { press: 'h', does: 'body board' },
   { press: 'u', does: 'a detail: where it begins, where it ends' },

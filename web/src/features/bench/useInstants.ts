@@ -17,13 +17,14 @@ export const INSTANT_NAMES = [
   'finish',
   'end',
 ] as const;
-export type InstantName = (typeof INSTANT_NAMES)[number];
+/** Until when the mistake that was said last could have been mended. */
+const UNTIL = 'mended until';
+const UNTIL_KEY = "'";
+export type InstantName = (typeof INSTANT_NAMES)[number] | typeof UNTIL;
 export type NamedInstant = {
   readonly name: InstantName;
   readonly key: string;
   readonly frame: number | null;
-  /** Belongs to the attempt and is told in frames of its own camera: another look shows it, but does not change it. */
-  readonly isFixed: boolean;
 };
 
 export type Instants = {
@@ -53,13 +54,17 @@ export const useInstants = (
     commit: attempt.commit?.frame ?? null,
     end: attempt.end.frame,
   };
-  const rows = INSTANT_NAMES.flatMap((name, i): NamedInstant[] => {
+  const mistake = isOwnCamera ? attempt.errors.at(-1) : undefined;
+  const named = INSTANT_NAMES.flatMap((name, i): NamedInstant[] => {
     const key = String(i + 1);
     if (isKeyMoment(name))
-      return [{ name, key, frame: clip.keyMoments.find((m) => m.name === name)?.at.frame ?? null, isFixed: false }];
+      return [{ name, key, frame: clip.keyMoments.find((m) => m.name === name)?.at.frame ?? null }];
     const at = attemptAt[name];
-    return isOwnCamera ? [{ name, key, frame: at, isFixed: false }] : [];
+    return isOwnCamera ? [{ name, key, frame: at }] : [];
   });
+  const rows: readonly NamedInstant[] = mistake
+    ? [...named, { name: UNTIL, key: UNTIL_KEY, frame: mistake.until?.frame ?? null }]
+    : named;
   const goTo = ({ frame: at }: NamedInstant): void => {
     if (at === null) return;
     player?.pause();
@@ -68,6 +73,7 @@ export const useInstants = (
   /** Says why an instant cannot lie there; null where it can. */
   const against = (name: InstantName, at: number): string | null => {
     if (at < clip.in.frame || at > clip.out.frame) return T.outside(name);
+    if (name === UNTIL) return null;
     const { start, commit, end }: typeof attemptAt = { ...attemptAt, ...(isKeyMoment(name) ? {} : { [name]: at }) };
     if (start > end || (commit !== null && (commit < start || commit > end))) return T.order;
     return null;
@@ -82,6 +88,12 @@ export const useInstants = (
       const moments = without(clip.keyMoments, name);
       const keyMoments = isSame ? moments : [...moments, { name, at: instantAt(table, at) }];
       edit({ kind: 'clip', id: clip.id, changes: { keyMoments }, patch: { keyMoments } });
+      return;
+    }
+    if (name === UNTIL) {
+      const until = isSame ? null : instantAt(table, at);
+      const errors = attempt.errors.map((e) => (e === mistake ? { ...e, until } : e));
+      edit({ kind: 'attempt', id: attempt.id, changes: { errors }, patch: { errors } });
       return;
     }
     // taken off, the start is where the clip begins and the end where it ends
