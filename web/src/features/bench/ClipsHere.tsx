@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import { timecode, type TimeTable } from '@odograph/core';
-import { useEffect, useRef } from 'react';
+import { memo, useEffect, useRef } from 'react';
 import { Link } from 'react-router';
 import { v7 as newId } from 'uuid';
 import { Choice, Heading, Mono, PickRow, ResultMark, Sentence } from '../../design/index.js';
@@ -14,6 +14,7 @@ import type { Marks } from './useMarks.js';
 import { LineUpPanel } from './LineUpPanel.js';
 import { cameraName, type OnBench } from './useBenchClips.js';
 import type { MatchClock } from './useClock.js';
+import { useStable } from './useStable.js';
 import { SidesHere } from './SidesHere.js';
 import type { SideTelling } from './useTelling.js';
 import { SpansHere } from './SpansHere.js';
@@ -40,7 +41,7 @@ type Props = {
   /** How much of the picture lies in this browser, 0 … 1; null where it is not kept. */ readonly kept: number | null;
 };
 
-const Row = ({
+const Row = memo(function Row({
   view,
   said,
   table,
@@ -51,14 +52,14 @@ const Row = ({
   readonly said: ClipView['said'];
   readonly table: TimeTable;
   readonly isSelected: boolean;
-  readonly onSelect: () => void;
-}): React.JSX.Element => {
+  readonly onSelect: (clipId: string) => void;
+}): React.JSX.Element {
   const row = useRef<HTMLButtonElement>(null);
   useEffect(() => {
     if (isSelected) row.current?.scrollIntoView({ block: 'nearest' });
   }, [isSelected]);
   return (
-    <PickRow ref={row} isPicked={isSelected} onPick={onSelect} says="current" inset="4">
+    <PickRow ref={row} isPicked={isSelected} onPick={() => onSelect(view.clip.id)} says="current" inset="4">
       <Mono fontSize="13px" color="inkSoft" display="flex" gap="2">
         {timecode(table, view.clip.in.frame)}
         {view.attempt.result && (
@@ -77,7 +78,7 @@ const Row = ({
       </Box>
     </PickRow>
   );
-};
+});
 
 /** The clips of the footage on the bench, as sentences, in the order in which things happened. */
 export const ClipsHere = ({
@@ -96,6 +97,7 @@ export const ClipsHere = ({
   kept,
   telling,
 }: Props): React.JSX.Element => {
+  const pick = useStable(onSelect);
   const [removeAngle, { error: refusal }] = useRemoveAngleMutation();
   const takeOff = (): void => {
     const { id, version } = bench.angle;
@@ -187,7 +189,7 @@ export const ClipsHere = ({
               said={telling.said(view)}
               table={table}
               isSelected={view.clip.id === selectedId}
-              onSelect={() => onSelect(view.clip.id)}
+              onSelect={pick}
             />
           ))}
         </Box>

@@ -20,6 +20,8 @@ import { usePlayerState, type PlayerHandle } from '../player/index.js';
 import { EdgeHandle, type Edge } from './EdgeHandle.js';
 import { Overlays, SpanFeet } from './Overlays.js';
 import { Pointed } from './Pointed.js';
+import { useStable } from './useStable.js';
+import { ClipBrackets } from './ClipBrackets.js';
 import { LinkMarks } from './LinkMarks.js';
 import { bracketLanes } from './bracketLanes.js';
 import type { OnBench } from './useBenchClips.js';
@@ -144,7 +146,9 @@ export const CourseLine = ({
     endS = frameStartS(table, toFrame);
   const scale = (width - LEFT - RIGHT) / (endS - startS);
   const xOfS = useCallback((atS: number): number => LEFT + (atS - startS) * scale, [startS, scale]);
-  const xOf = (f: number): number => xOfS(frameStartS(table, f));
+  const xOf = useCallback((f: number): number => xOfS(frameStartS(table, f)), [xOfS, table]);
+  const takeMark = useStable(onMark);
+  const pick = useStable(onSelect);
   const yOf = (height: number): number => TOP + ((5 - height) / 10) * COURSE;
   const frameAtX = (clientX: number): number => {
     const box = svg.current!.getBoundingClientRect();
@@ -249,39 +253,23 @@ export const CourseLine = ({
             </g>
           );
         })}
-        <MarkTicks marks={marks} table={table} xOf={xOf} onMark={onMark} />
-        {bench.clips.map((view) => {
-          const isSelected = view.clip.id === selected?.clip.id;
-          const y = LANES_Y + (lanes.get(view.clip.id) ?? 0) * LANE;
-          const [x1, x2] = [xOf(view.clip.in.frame), xOf(view.clip.out.frame)];
-          const colour = isSelected
-            ? 'var(--od-inHand)'
-            : view.attempt.subject === 'a'
-              ? 'var(--od-us)'
-              : 'var(--od-them)';
-          return (
-            <g key={view.clip.id} onClick={() => onSelect(view.clip.id)} style={{ cursor: 'pointer' }}>
-              <rect
-                x={x1}
-                y={y - 3}
-                width={Math.max(2, x2 - x1)}
-                height={LANE}
-                fill={isSelected ? 'var(--od-inHandSoft)' : 'transparent'}
-              />
-              <path
-                d={`M${x1} ${y + 8}V${y}H${x2}V${y + 8}`}
-                fill="none"
-                stroke={colour}
-                strokeWidth={isSelected ? 3 : 1.6}
-                {...(view.missing.length
-                  ? { strokeDasharray: '2 3' }
-                  : view.attempt.subject === 'b'
-                    ? { strokeDasharray: '7 4' }
-                    : {})}
-              />
-            </g>
-          );
-        })}
+        <MarkTicks
+          here={marks.here}
+          inHandId={marks.inHand?.moment.id}
+          table={table}
+          xOf={xOf}
+          width={width}
+          onMark={takeMark}
+        />
+        <ClipBrackets
+          clips={bench.clips}
+          selectedId={selected?.clip.id}
+          lanes={lanes}
+          xOf={xOf}
+          top={LANES_Y}
+          lane={LANE}
+          onSelect={pick}
+        />
         {inMark !== null && (
           <path
             d={`M${xOf(inMark) + 9} ${TOP}H${xOf(inMark)}V${LANES_Y + 12}H${xOf(inMark) + 9}`}

@@ -34,9 +34,6 @@ export type Saying = {
   readonly doubt: (field: DoubtField) => (text: string) => void;
 };
 
-/** Fields of which one may be unsure: saying one of them anew settles the doubt. */
-const isDoubted = (field: string, changes: Partial<Said>): boolean => field in changes;
-
 /**
  * How parts of an attempt are changed. What is said while the picture is turned over is kept as it was; a part that is said settles a doubt about it. `now` is the
  * instant to look at when there is a doubt.
@@ -53,7 +50,7 @@ export const useSaying = (
       ? { ...said, ...pickTurned(mirrorAttempt({ lead: said.lead ?? null, controls: said.controls ?? [] }), said) }
       : said;
   const change: SayChange = (changes) => {
-    const doubts = attempt.doubts.filter((d) => !isDoubted(d.field, changes));
+    const doubts = attempt.doubts.filter((d) => !(d.field in changes));
     const kept = turned(doubts.length === attempt.doubts.length || changes.doubts ? changes : { ...changes, doubts });
     edit({ kind: 'attempt', id: attempt.id, changes: kept, patch: kept });
   };

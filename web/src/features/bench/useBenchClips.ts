@@ -32,20 +32,20 @@ export const useOnBench = (
   footageId: string | undefined,
   asked: { readonly cameraId: string | null; readonly clipId: string | null },
 ): OnBench | undefined => {
-  const library = useLibrary();
+  const { footage: footages, angles, files, attempts, persons } = useLibrary();
   const views = useClipViews();
   const { cameraId, clipId } = asked;
   return useMemo(() => {
-    const footage = library.footage.find((f) => f.id === footageId);
+    const footage = footages.find((f) => f.id === footageId);
     if (!footage) return undefined;
-    const cameras = library.angles
+    const cameras = angles
       .filter((a) => a.footageId === footageId)
       .flatMap((angle): Camera[] => {
-        const file = library.files.find((f) => f.id === angle.fileId);
+        const file = files.find((f) => f.id === angle.fileId);
         return file ? [{ angle, file }] : [];
       });
     // the first is one that filmed live and was logged on; what is added later is lined up with it
-    const told = new Set(library.attempts.map((a) => a.angleId));
+    const told = new Set(attempts.map((a) => a.angleId));
     const rank = ({ angle }: Camera): number => (angle.kind === 'live' ? 2 : 0) + (told.has(angle.id) ? 1 : 0);
     cameras.sort((a, b) => rank(b) - rank(a) || (a.angle.id < b.angle.id ? -1 : 1));
     const allClips = views.filter((v) => v.footage.id === footage.id);
@@ -53,7 +53,7 @@ export const useOnBench = (
     const camera =
       cameras.find((c) => c.angle.id === cameraId) ?? cameras.find((c) => c.angle.id === ofClip) ?? cameras[0];
     if (!camera) return undefined;
-    const name = (id: string): string => library.persons.find((p) => p.id === id)?.name ?? 'unknown';
+    const name = (id: string): string => persons.find((p) => p.id === id)?.name ?? 'unknown';
     return {
       ...camera,
       footage,
@@ -61,7 +61,7 @@ export const useOnBench = (
       athletes: { a: name(footage.athleteA), b: name(footage.athleteB) },
       clips: allClips.filter((v) => v.angle.id === camera.angle.id),
       allClips,
-      timed: timedOf(library, footage.id),
+      timed: timedOf({ attempts, angles, files }, footage.id),
     };
-  }, [library, views, footageId, cameraId, clipId]);
+  }, [footages, angles, files, attempts, persons, views, footageId, cameraId, clipId]);
 };

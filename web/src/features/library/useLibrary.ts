@@ -7,7 +7,20 @@ import { clipViews, type ClipView } from './clipViews.js';
 import { useMeQuery } from './library.api.js';
 import { selectLibrary, selectWords, type LibraryState } from './library.selectors.js';
 
-const selectClipViews = createSelector([selectLibrary, (state: LibraryState) => selectWords(state)], clipViews);
+/** Made of the rows that clips are made of, and of no others: a mark that is dropped makes no clip anew. */
+const selectClipViews = createSelector(
+  [
+    (state: LibraryState) => selectLibrary(state).clips,
+    (state: LibraryState) => selectLibrary(state).attempts,
+    (state: LibraryState) => selectLibrary(state).footage,
+    (state: LibraryState) => selectLibrary(state).angles,
+    (state: LibraryState) => selectLibrary(state).files,
+    (state: LibraryState) => selectLibrary(state).persons,
+    (state: LibraryState) => selectWords(state),
+  ],
+  (clips, attempts, footage, angles, files, persons, words) =>
+    clipViews({ clips, attempts, footage, angles, files, persons }, words),
+);
 
 export const useLibrary = (): Library => useSelector(selectLibrary);
 export const useWords = (footageId?: string): Words =>
