@@ -113,7 +113,7 @@ test('when an instructor does the whole job once, with a restart in the middle, 
     await say(page, 'Entry', 'knee cut');
     await page.getByRole('combobox', { name: 'Position' }).click();
     await say(page, 'Position', 'one leg caught top');
-    await expect(page.getByTestId('clips-shown')).toHaveText('2 of 66');
+    await expect(page.getByTestId('clips-shown')).toHaveText('2 of 67');
     await expect(page.getByRole('listitem').filter({ hasText: 'Orla Venn' })).toHaveCount(1);
     await page.getByRole('link', { name: /Orla Venn from half guard/ }).click();
     await page.locator(`[data-testid=picture][data-settled=true][data-frame="${KNOWN_FRAME}"]`).waitFor();

@@ -95,10 +95,13 @@ test('when two windows change the same attempt, the later one should be asked, a
     await window.getByRole('combobox', { name: 'Entry' }).click();
     await window.keyboard.type(text);
     await window.keyboard.press('Enter');
-    await saved(window).waitFor();
   };
-  await entry(page, 'enter the legs');
+  // what the second says does not reach the server before what the first says
+  await other.route('**/api/attempts/*', (route) => route.abort('internetdisconnected'));
   await entry(other, 'body lock pass');
+  await entry(page, 'enter the legs');
+  await saved(page).waitFor();
+  await other.unroute('**/api/attempts/*');
   await expect(other.getByRole('alert')).toContainText('Somebody else has changed the same meanwhile');
   await expect(clips(other).first()).toContainText('enter the legs');
   await other.getByRole('alert').getByText('mine: body-lock pass').click();

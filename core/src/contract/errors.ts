@@ -32,6 +32,7 @@ export type Refusal =
   /** A file would not fit: so much is free beyond what the server keeps for itself. */
   | { readonly code: 'no-room'; readonly facts: { readonly freeBytes: number; readonly neededBytes: number } }
   | { readonly code: 'not-whole'; readonly facts: { readonly bytes: number; readonly ofBytes: number } }
+  | { readonly code: 'database-away'; readonly facts: Record<string, never> }
   | { readonly code: 'internal'; readonly facts: Record<string, never> };
 
 export type RefusalCode = Refusal['code'];

@@ -124,9 +124,9 @@ test('pictures of each screen', async ({ page, running }) => {
   await page.getByTestId('route').first().waitFor();
   await take(page, 'routes');
   await page.getByRole('link', { name: 'Play it' }).first().click();
-  await page.getByText('step 1 of 3').waitFor();
-  for (let i = 0; i < 2; i++) await page.keyboard.press('ArrowRight');
-  await page.getByText('step 3 of 3').waitFor();
+  await page.getByText('step 1 of 4').waitFor();
+  for (let i = 0; i < 3; i++) await page.keyboard.press('ArrowRight');
+  await page.getByText('step 4 of 4').waitFor();
   await settled(page);
   await page.waitForFunction(
     () => Number(document.querySelector('[data-testid=picture]')?.getAttribute('data-frame')) > 1200,

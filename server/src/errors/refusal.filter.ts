@@ -1,3 +1,4 @@
+import { isDatabaseAway } from '../database/away.js';
 import { Catch, HttpException, type ArgumentsHost, type ExceptionFilter } from '@nestjs/common';
 import type { ErrorBody, Refusal, RefusalCode } from '@odograph/core/contract';
 import type { Response } from 'express';
@@ -27,6 +28,7 @@ const STATUS: Record<RefusalCode, number> = {
   'disk-full': 507,
   'no-room': 507,
   'not-whole': 409,
+  'database-away': 503,
   internal: 500,
 };
 
@@ -76,6 +78,8 @@ export const messageOf = (refusal: Refusal): string => {
       return `It needs ${refusal.facts.neededBytes} bytes, and ${refusal.facts.freeBytes} are free.`;
     case 'not-whole':
       return `Of ${refusal.facts.ofBytes} bytes only ${refusal.facts.bytes} are here.`;
+    case 'database-away':
+      return 'The database cannot be reached just now; nothing was saved.';
     case 'internal':
       return 'Something went wrong on the server; nothing was saved.';
   }
@@ -109,6 +113,7 @@ export class RefusalFilter implements ExceptionFilter {
 
   private refusalOf(error: unknown): Refusal {
     if (error instanceof Refused) return error.refusal;
+    if (isDatabaseAway(error)) return { code: 'database-away', facts: {} };
     if (isDiskFull(error)) return { code: 'disk-full', facts: {} };
     const status =
       error instanceof HttpException ? error.getStatus() : ((error as { status?: number } | null)?.status ?? 500);

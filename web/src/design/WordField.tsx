@@ -1,7 +1,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { matchWords, type Sayable } from '@odograph/core';
 import { useCombobox } from 'downshift';
-import { useId, useMemo, useState, type KeyboardEvent } from 'react';
+import { useEffect, useId, useMemo, useState, type KeyboardEvent } from 'react';
 
 const SHOWN = 8;
 /** A field nearer than this to the right edge of the window opens its menu to the left, in pixels. */
@@ -106,6 +106,11 @@ export const WordField = <T,>(props: WordFieldProps<T>): React.JSX.Element => {
   );
   const text = typed ?? (several ? '' : (said ?? ''));
   const isUnknown = typed !== null && typed.trim() !== '' && !isDoubt && items.length === 0;
+  useEffect(() => {
+    // said anew by somebody else while the hand is in it: what is typed takes the place of that, too
+    const input = document.getElementById(`${id}-input`);
+    if (input instanceof HTMLInputElement && input === document.activeElement) input.select();
+  }, [id, said]);
   const shownProposal = said === null && !several ? proposed : null;
   const hint = shownProposal ? `${shownProposal.name}?` : placeholder;
 

@@ -131,6 +131,8 @@ export const refusalText = (why: ErrorBody): string => {
       return `Only ${sizeText(why.facts.bytes)} of ${sizeText(why.facts.ofBytes)} have arrived. Go on with the same file.`;
     case 'disk-full':
       return 'The disk of the server is full. Nothing was saved; it is kept here and goes out when there is room again.';
+    case 'database-away':
+      return 'The server does not reach its database just now. What you said is kept here and sent again.';
     case 'internal':
       return 'Something went wrong on the server. Nothing was saved; try again.';
   }

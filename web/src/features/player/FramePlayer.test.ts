@@ -217,6 +217,17 @@ describe('the player of exact frames', () => {
     expect(video.asked.at(-1)).toBe(4);
   });
 
+  test('when the element gets another medium before a frame is shown, that frame should still be the one that is shown', () => {
+    player.seek(7);
+    player.anew();
+    video.arrive();
+    expect(player.snapshot()).toMatchObject({ frame: 7, settled: true });
+    player.anew();
+    expect(player.snapshot().settled).toBe(false);
+    video.arrive();
+    expect(player.snapshot()).toMatchObject({ frame: 7, settled: true });
+  });
+
   test('when a stretch is to go by quickly, it should be played faster than the rest, and as it happened in a loop', () => {
     player.skip([], [{ inFrame: 3, outFrame: 10 }]);
     player.play();

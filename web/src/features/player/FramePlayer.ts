@@ -113,6 +113,15 @@ export class FramePlayer {
     this.update({ settled: false });
   }
 
+  /** The element has another medium: the frame that was wanted last is shown from that. */
+  anew(): void {
+    const frame = this.wanted ?? this.seeking?.frame ?? this.state.frame;
+    clearTimeout(this.patience);
+    this.seeking = null;
+    this.presentedS = null;
+    this.seek(frame);
+  }
+
   /** Steps from the frame that was asked for last, so that quick steps add up. */
   step(by: number): void {
     this.pause();

@@ -125,7 +125,7 @@ const useWhenStill = (
   }, [player, address, url, own]);
   useEffect(() => {
     // the element begins anew with another medium
-    if (own !== undefined) player?.seek(player.snapshot().frame);
+    if (own !== undefined) player?.anew();
   }, [player, own]);
   return own;
 };
