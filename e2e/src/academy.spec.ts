@@ -190,9 +190,12 @@ test('when two coaches edit one clip, other fields should both stand, and the sa
   await expect(first(other)).toContainText('single-leg takedown');
   await expect(first(other)).toContainText('ends in mount, top');
 
+  // the second says it before it has heard of the first
+  await other.route('**/api/attempts/*', (route) => route.abort('internetdisconnected'));
+  await say(other, 'Result', 'dropped');
   await say(page, 'Result', 'failed');
   await saved(page).waitFor();
-  await say(other, 'Result', 'dropped');
+  await other.unroute('**/api/attempts/*');
   const alert = other.getByRole('alert');
   await expect(alert).toContainText('Somebody else has changed the same meanwhile');
   await alert.getByText('mine: dropped').click();

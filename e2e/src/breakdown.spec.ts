@@ -91,6 +91,8 @@ const tell = async (page: Page, typist: Typist, clip: DemoClip, subjectSoFar: 'a
     await typist.press('Tab');
     await typist.press('Tab');
     await typist.say('Which side', said.lead);
+    // from where it is seen stays open
+    await typist.press('Escape');
   } else await typist.press('Enter');
   // the instants of the attempt, each by its digit where the picture stands
   for (const [digit, frame, usual] of [
