@@ -43,7 +43,8 @@ for (const { medium, moves, files } of LOTS)
       const phone = page.getByRole('radio', { name: 'lantern-final-phone' });
       if (file.startsWith('lantern-final')) await expect(phone).toBeChecked({ checked: file.endsWith('-phone') });
       await settled(page);
-      await expect(page.locator('video')).toHaveAttribute('src', new RegExp(`/${medium}$`));
+      // what was made for stepping is played out of the browser's own store
+      await expect(page.locator('video')).toHaveAttribute('src', medium === 'proxy' ? /^blob:/ : /\/media$/);
       await stepAround(page, { moves, seed: n + 7 });
     }
   });
@@ -62,7 +63,7 @@ test('when any clip is opened, its first and its last frame should be exactly th
   // where there is time, each of them; otherwise those of two cameras, one with a clock of its own
   const cameras = isThorough
     ? library.angles
-    : library.angles.filter((a) => [3, 14].includes(library.clips.filter((c) => c.angleId === a.id).length));
+    : library.angles.filter((a) => [3, 15].includes(library.clips.filter((c) => c.angleId === a.id).length));
   expect(cameras.length).toBe(isThorough ? 7 : 2);
   for (const { id, footageId } of cameras) {
     await page.goto(`${running.url}/break-down/${footageId}?camera=${id}`);
