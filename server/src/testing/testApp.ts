@@ -46,6 +46,8 @@ const database = async (): Promise<Config['database'] & { drop: () => Promise<vo
       username: server.user,
       password: server.password,
       logging: false,
+      // on a machine that does much beside, a second is too short to be let in
+      dialectOptions: { connectTimeout: 20_000 },
     });
     await admin.query(sql);
     await admin.close();
