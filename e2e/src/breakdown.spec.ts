@@ -9,7 +9,7 @@ import {
 } from '@odograph/core';
 import { demoFootage, type DemoClip } from '@odograph/demo';
 import { v7 as newId } from 'uuid';
-import { COACH, expect, saved, settled, signIn, test, type Page } from './support/test.js';
+import { COACH, expect, libraryOf, saved, settled, signIn, test, type Page } from './support/test.js';
 import { Typist, finishShown, placeShown } from './support/typist.js';
 
 test.use({ product: 'breakdown' });
@@ -26,9 +26,6 @@ const RESULTS = {
 } as const;
 /** Keys that a practised coach presses in a second. */
 const KEYS_A_S = 5;
-
-const libraryOf = async (page: Page, url: string): Promise<Library> =>
-  (await (await page.request.get(`${url}/api/library`)).json()) as Library;
 
 /** The bout as it lies on a shelf before anybody has said anything of it: nothing of what the demo says of it is known. */
 const untold = async (page: Page, url: string): Promise<string> => {

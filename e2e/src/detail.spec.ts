@@ -1,11 +1,9 @@
-import type { Attempt, Clip, Library } from '@odograph/core';
+import type { Attempt, Clip } from '@odograph/core';
 import { AxeBuilder } from '@axe-core/playwright';
-import { expect, frameSaid, openBench, saved, settled, signIn, test, type Page } from './support/test.js';
+import { expect, frameSaid, libraryOf, openBench, saved, settled, signIn, test, type Page } from './support/test.js';
 
 test.use({ product: 'detail' });
 
-const libraryOf = async (page: Page, url: string): Promise<Library> =>
-  (await (await page.request.get(`${url}/api/library`)).json()) as Library;
 /** The clip that the bench has in hand, and its attempt, as the server has them. */
 const inHand = async (page: Page, url: string): Promise<{ readonly clip: Clip; readonly attempt: Attempt }> => {
   await saved(page).waitFor();

@@ -1,9 +1,18 @@
 import { createHash } from 'node:crypto';
 import { readFileSync, statSync } from 'node:fs';
 import { join } from 'node:path';
-import type { Library } from '@odograph/core';
 import { frameShown } from './support/strip.js';
-import { DEMO_SIZE, expect, frameSaid, openBench, settled, signIn, test, type Page } from './support/test.js';
+import {
+  DEMO_SIZE,
+  expect,
+  frameSaid,
+  libraryOf,
+  openBench,
+  settled,
+  signIn,
+  test,
+  type Page,
+} from './support/test.js';
 import { madeOf, numbersIn } from './support/video.js';
 
 test.use({ product: 'intake' });
@@ -165,7 +174,7 @@ test('when the clock is noted once, a reading should lead to its frame, and a re
   await page.getByRole('button', { name: 'Save as a video' }).click();
   const take = page.getByRole('link', { name: 'Take the video' });
   await expect(take).toBeVisible({ timeout: 60_000 });
-  const library = (await (await page.request.get(`${running.url}/api/library`)).json()) as Library;
+  const library = await libraryOf(page, running.url);
   const ids = await page.locator('[data-clip]').evaluateAll((rows) => rows.map((r) => r.getAttribute('data-clip')));
   const expected = ids.flatMap((id) => {
     const clip = library.clips.find((c) => c.id === id)!;

@@ -1,10 +1,8 @@
-import type { Library, Moment } from '@odograph/core';
-import { expect, frameSaid, openBench, saved, settled, signIn, test, type Page } from './support/test.js';
+import type { Moment } from '@odograph/core';
+import { expect, frameSaid, libraryOf, openBench, saved, settled, signIn, test, type Page } from './support/test.js';
 
 test.use({ product: 'marks' });
 
-const library = async (page: Page, url: string): Promise<Library> =>
-  (await (await page.request.get(`${url}/api/library`)).json()) as Library;
 /** The footage in the demo has 25 frames a second. */
 const FRAMES_A_S = 25;
 
@@ -30,7 +28,7 @@ test('when marks are dropped while it plays, each should lie where its key was p
   await settled(page);
   await saved(page).waitFor();
   await expect(page.getByTestId('marks-here')).toContainText('3 marks wait.');
-  const { moments } = await library(page, running.url);
+  const { moments } = await libraryOf(page, running.url);
   expect(moments).toHaveLength(3);
   for (const [i, { at, pressed: key, speed, settled: isSettled }] of moments.entries()) {
     // between asking for the frame and pressing the key the picture went on a little
@@ -43,7 +41,7 @@ test('when marks are dropped while it plays, each should lie where its key was p
   await settled(page);
   await page.keyboard.press('d');
   await saved(page).waitFor();
-  const still = (await library(page, running.url)).moments.find((m) => m.speed === 0)!;
+  const still = (await libraryOf(page, running.url)).moments.find((m) => m.speed === 0)!;
   expect(still.at).toEqual(still.pressed);
   await page.keyboard.press('Control+z');
   await expect(page.getByTestId('marks-here')).toContainText('3 marks wait.');
@@ -59,7 +57,7 @@ test('when marks are gone through one after the other, each should go round, be 
   await openBench(page, 'Lantern Cup, final round');
   const marks = page.getByTestId('marks-here');
   await expect(marks).toContainText('3 marks wait.');
-  const before = await library(page, running.url);
+  const before = await libraryOf(page, running.url);
   await page.keyboard.press('j');
   const line = page.getByRole('textbox', { name: 'The whole attempt in one line' });
   await expect(line).toBeFocused();
@@ -82,7 +80,7 @@ test('when marks are gone through one after the other, each should go round, be 
   await expect(marks).toContainText('2 marks wait.');
   await expect(marks).toContainText('learned from 1');
   const [first] = before.moments as readonly [Moment];
-  const now = await library(page, running.url);
+  const now = await libraryOf(page, running.url);
   const mark = now.moments.find((m) => m.id === first.id)!;
   const attempt = now.attempts.find((a) => a.id === mark.attemptId)!;
   expect(mark).toMatchObject({ settled: true, at: { frame: first.at.frame - 2 } });

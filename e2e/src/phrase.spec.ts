@@ -1,5 +1,5 @@
-import { mirrorControl, type Library } from '@odograph/core';
-import { expect, openBench, saved, settled, signIn, test, type Page } from './support/test.js';
+import { mirrorControl } from '@odograph/core';
+import { expect, libraryOf, openBench, saved, settled, signIn, test, type Page } from './support/test.js';
 
 /** Marks a clip at the end of the footage, where nothing is said yet. */
 const markClip = async (page: Page): Promise<void> => {
@@ -36,7 +36,7 @@ test('when a whole attempt is typed in one line, its parts should be kept, and w
   );
   await page.reload();
   await settled(page);
-  const library = (await (await page.request.get(`${running.url}/api/library`)).json()) as Library;
+  const library = await libraryOf(page, running.url);
   const clip = library.clips.find((c) => c.note === 'zorblat')!;
   const attempt = library.attempts.find((a) => a.id === clip.attemptId)!;
   expect(attempt).toMatchObject({
@@ -97,7 +97,7 @@ test('when something is done again, one key should say so; when it is the same t
 }) => {
   await signIn(page, running.url);
   await openBench(page, 'Lantern Cup, final round');
-  const library = async () => (await (await page.request.get(`${running.url}/api/library`)).json()) as Library;
+  const library = () => libraryOf(page, running.url);
   const before = await library();
   await markClip(page);
   await page.keyboard.press('Escape');

@@ -36,7 +36,7 @@ export {
   type Seen,
   type SideWords,
   type Telling,
-  type View,
+  type SideView,
 } from './telling.js';
 export { RESULT_WORDS, depthWord, sayAttempt, sayControl, type SaidPart, type SaidSides } from './sentence.js';
 export { USUAL_KIND, readControls } from './readControl.js';

@@ -1,4 +1,5 @@
 import type { Aim, Role, Words } from '../vocabulary/index.js';
+import { isHeldAt } from './heldNow.js';
 import { defaultHeight, finishId, stateId, type PlaceId } from './places.js';
 import type { Attempt, Finish, Footage, Result } from './types.js';
 
@@ -102,9 +103,7 @@ export const isNearFinish = (attempt: Pick<Attempt, 'action' | 'depth' | 'result
 /** The controls of the headline facet: what the subject holds at commit (at the start while no commit is marked). */
 export const gripsAtCommit = (attempt: Pick<Attempt, 'controls' | 'commit' | 'start'>): Attempt['controls'] => {
   const at = (attempt.commit ?? attempt.start).frame;
-  return attempt.controls.filter(
-    (c) => c.holder === 'subject' && (c.gained?.frame ?? at) <= at && (c.lost === null || c.lost.frame > at),
-  );
+  return attempt.controls.filter((c) => c.holder === 'subject' && isHeldAt(c, at));
 };
 
 /** The controls the subject still holds at the end. */

@@ -11,11 +11,11 @@ import {
   sideWord,
   sidesOf,
   type Control,
-  type View,
+  type SideView,
 } from './index.js';
 
 const words = shippedWords();
-const view = (more: Partial<View> = {}): View => ({
+const view = (more: Partial<SideView> = {}): SideView => ({
   ...{ seen: 'back', facing: 'facing', isMirrored: false, landmarks: { left: 'table', right: 'wall' } },
   ...more,
 });
@@ -27,7 +27,7 @@ const hold: Control = {
 
 describe('how sides are told', () => {
   test('when a hold is told in each way, it should read as people say it', () => {
-    const say = (telling: (typeof TELLINGS)[number], more: Partial<View> = {}): string =>
+    const say = (telling: (typeof TELLINGS)[number], more: Partial<SideView> = {}): string =>
       sayControl(hold, words, { telling, sides: sidesOf(telling, view(more)) });
     expect(say('own')).toBe('right hand on their left collar');
     expect(say('your')).toBe('your right hand on their left collar');

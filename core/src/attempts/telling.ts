@@ -11,7 +11,7 @@ export const TELLINGS = ['own', 'your', 'viewer', 'landmark'] as const;
 export type Telling = (typeof TELLINGS)[number];
 
 /** What is known of how a clip is seen. */
-export type View = {
+export type SideView = {
   readonly seen: Seen | null;
   readonly facing: PositionWord['facing'];
   /** The picture is turned over, left for right. */ readonly isMirrored: boolean;
@@ -24,14 +24,14 @@ export type View = {
  * The side of the picture on which a side of somebody's body lies. Seen from behind, the right is on the right; the other one is seen the other way round where the two face each
  * other, and the same way where they look the same way. Null where that does not follow: nobody said from where they are seen, or they lie crossed.
  */
-export const pictureSide = (whose: 'subject' | 'opponent', side: Side, { seen, facing }: View): Side | null => {
+export const pictureSide = (whose: 'subject' | 'opponent', side: Side, { seen, facing }: SideView): Side | null => {
   if (seen === null || (whose === 'opponent' && facing === 'crossed')) return null;
   const isBack = (seen === 'back') === (whose === 'subject' || facing === 'same way');
   return isBack ? side : otherSide(side);
 };
 
 /** A side as a word before what it is the side of; as the athlete's own where it cannot be told otherwise. Of a mirrored attempt in a mirrored picture the same holds. */
-export const sideWord = (whose: 'subject' | 'opponent', side: Side, telling: Telling, view: View): string => {
+export const sideWord = (whose: 'subject' | 'opponent', side: Side, telling: Telling, view: SideView): string => {
   if (telling === 'own' || telling === 'your') return side;
   const own = view.isMirrored ? otherSide(side) : side;
   const filmed = pictureSide(whose, own, view);
@@ -44,7 +44,7 @@ export const sideWord = (whose: 'subject' | 'opponent', side: Side, telling: Tel
 
 /** Gives the words for the sides of a hold: of the limb that holds, and of what is held. */
 export const sidesOf =
-  (telling: Telling, view: View) =>
+  (telling: Telling, view: SideView) =>
   (control: Pick<Control, 'holder' | 'targetOwner'>, part: 'limb' | 'target', side: Side): string => {
     const isOwn = part === 'limb' || control.targetOwner === 'own';
     const other = control.holder === 'subject' ? 'opponent' : 'subject';

@@ -28,10 +28,6 @@ class Counts {
     const found = this.byHeading.get(heading);
     return found ? (found.of.get(value) ?? 0) / found.most : 0;
   }
-
-  values(heading: string): readonly string[] {
-    return [...(this.byHeading.get(heading)?.of.keys() ?? [])];
-  }
 }
 
 /** A hold told on the other side came up half as often as it did. */

@@ -1,4 +1,5 @@
 import { test as base, type Page } from '@playwright/test';
+import type { Library } from '@odograph/core';
 import { COACH } from './accounts.js';
 import { Running } from './running.js';
 
@@ -71,3 +72,7 @@ export const settled = (page: Page) => page.locator('[data-testid=picture][data-
 
 export const frameSaid = async (page: Page): Promise<number> =>
   Number(await page.getByTestId('picture').getAttribute('data-frame'));
+
+/** The library as the server has it. */
+export const libraryOf = async (page: Page, url: string): Promise<Library> =>
+  (await (await page.request.get(`${url}/api/library`)).json()) as Library;

@@ -1,5 +1,19 @@
 import { Box, chakra } from '@chakra-ui/react';
 
+/** A button that looks like the text it stands in. */
+export const Bare = chakra('button', {
+  base: {
+    font: 'inherit',
+    color: 'inherit',
+    background: 'transparent',
+    border: 'none',
+    padding: '0',
+    cursor: 'pointer',
+    _hover: { color: 'ink' },
+    _disabled: { cursor: 'default' },
+  },
+});
+
 /** A button in words: a hairline frame, ink on paper; `tone` says when it is the next step. */
 export const Action = chakra('button', {
   base: {

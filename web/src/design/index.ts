@@ -1,5 +1,5 @@
 export { makeSystem, MAP_LABEL_FONT } from './theme.js';
-export { Action, Aloud, Heading, Mono, Ruled, Subheading } from './Plain.js';
+export { Action, Aloud, Bare, Heading, Mono, Ruled, Subheading } from './Plain.js';
 export { ProfileMark } from './ProfileMark.js';
 export { WordField, among, type Found, type WordFieldProps } from './WordField.js';
 export { DepthLadder, IntervalBand, ResultMark, evidenceText } from './Evidence.js';

@@ -31,6 +31,7 @@ const Dot = chakra('button', {
 const SIDE_LETTERS = { left: 'L', right: 'R' } as const;
 
 type Whose = Control['holder'];
+const WHOSE = ['subject', 'opponent'] as const;
 /** The left figure acts; it is seen from behind, as whoever acts sees itself. */
 const offsetOf = (whose: Whose): number => (whose === 'subject' ? 0 : FIGURE.width + GAP);
 
@@ -83,6 +84,21 @@ export const Bodies = ({
     const { x, y } = pointOf(part, side, isTurned(whose));
     return { x: x + offsetOf(whose), y };
   };
+  /** What can be named on one of the bodies: a limb, or, once one is named, what it holds. */
+  const named = (whose: Whose) =>
+    limb === null
+      ? limbs.map((l) => ({
+          name: [whose === 'opponent' ? 'their' : '', l.side, l.limb].filter(Boolean).join(' '),
+          part: l.limb,
+          side: l.side,
+          onPress: () => onLimb({ holder: whose, ...l }),
+        }))
+      : zones.map((zone) => ({
+          name: [whose === limb.holder ? 'own' : '', zone.side, zone.name].filter(Boolean).join(' '),
+          part: zone.name,
+          side: zone.side,
+          onPress: () => onZone(whose === limb.holder ? 'own' : 'other', zone),
+        }));
   const other = (whose: Whose): Whose => (whose === 'subject' ? 'opponent' : 'subject');
   const ends = (c: Control): readonly [Point, Point] => {
     const from = place(c.holder, c.limb, c.limbSide);
@@ -115,41 +131,22 @@ export const Bodies = ({
           );
         })}
       </svg>
-      {(['subject', 'opponent'] as const).flatMap((whose) =>
-        limb === null
-          ? limbs.map((l) => {
-              const { x, y } = place(whose, l.limb, l.side);
-              const name = [whose === 'opponent' ? 'their' : '', l.side, l.limb].filter(Boolean).join(' ');
-              return (
-                <Dot
-                  key={`${whose} ${name}`}
-                  type="button"
-                  aria-label={name}
-                  title={name}
-                  style={{ left: x, top: y }}
-                  onClick={() => onLimb({ holder: whose, ...l })}
-                >
-                  {l.side && SIDE_LETTERS[l.side]}
-                </Dot>
-              );
-            })
-          : zones.map((zone) => {
-              const { x, y } = place(whose, zone.name, zone.side);
-              const isOwn = whose === limb.holder;
-              const name = [isOwn ? 'own' : '', zone.side, zone.name].filter(Boolean).join(' ');
-              return (
-                <Dot
-                  key={`${whose} ${name}`}
-                  type="button"
-                  aria-label={name}
-                  title={name}
-                  style={{ left: x, top: y }}
-                  onClick={() => onZone(isOwn ? 'own' : 'other', zone)}
-                >
-                  {zone.side && SIDE_LETTERS[zone.side]}
-                </Dot>
-              );
-            }),
+      {WHOSE.flatMap((whose) =>
+        named(whose).map(({ name, part, side, onPress }) => {
+          const { x, y } = place(whose, part, side);
+          return (
+            <Dot
+              key={`${whose} ${name}`}
+              type="button"
+              aria-label={name}
+              title={name}
+              style={{ left: x, top: y }}
+              onClick={onPress}
+            >
+              {side && SIDE_LETTERS[side]}
+            </Dot>
+          );
+        }),
       )}
     </Box>
   );

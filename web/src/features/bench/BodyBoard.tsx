@@ -128,7 +128,7 @@ export const BodyBoard = (props: Props): React.JSX.Element => {
     picked && picked.targetOwner !== 'mat' && picked.targetOwner !== 'wall'
       ? targetsOf(zoneOf(picked.target), words, footage.gi)
       : [];
-  const handed = picked && handedOver(controls, picked.id, now(), newId);
+  const mayBeHanded = picked?.limb === 'hand' && picked.limbSide !== null;
   return (
     <Box
       ref={root}
@@ -251,11 +251,11 @@ export const BodyBoard = (props: Props): React.JSX.Element => {
           >
             {T.lost(picked.lost && codeOf(picked.lost.frame))}
           </Press>
-          {handed && (
+          {mayBeHanded && (
             <Press
               type="button"
               onClick={() => {
-                keep(handed);
+                keep(handedOver(controls, picked.id, now(), newId) ?? controls);
                 setPicked(null);
               }}
             >

@@ -1,23 +1,10 @@
-import { Box, Flex, chakra } from '@chakra-ui/react';
+import { Box, Flex } from '@chakra-ui/react';
 import { frameCount, timecode, type TimeTable } from '@odograph/core';
-import { Mono } from '../../design/index.js';
+import { Bare, Mono } from '../../design/index.js';
 import { INSTANT_TEXT as T } from './bench.text.js';
 import type { Chain } from './useChain.js';
 import type { Instants } from './useInstants.js';
 import type { Loops } from './useLoops.js';
-
-const Press = chakra('button', {
-  base: {
-    font: 'inherit',
-    color: 'inherit',
-    background: 'transparent',
-    border: 'none',
-    padding: '0',
-    cursor: 'pointer',
-    _hover: { color: 'ink', textDecoration: 'underline' },
-    _disabled: { cursor: 'default', textDecoration: 'none' },
-  },
-});
 
 /** Under the phrase, on one line: the named instants of the clip with the digits that set them, and its loops. */
 export const ClipDetail = ({
@@ -43,7 +30,7 @@ export const ClipDetail = ({
     data-testid="instants"
   >
     {instants.rows.map((row) => (
-      <Press
+      <Bare
         key={row.name}
         type="button"
         tabIndex={-1}
@@ -58,25 +45,25 @@ export const ClipDetail = ({
             {timecode(table, Math.min(row.frame, frameCount(table) - 1))}
           </Mono>
         )}
-      </Press>
+      </Bare>
     ))}
     {loops.from !== null && <Box color="inHand">{T.loopFrom(timecode(table, loops.from))}</Box>}
     {loops.all.map((loop, i) => (
       <Box key={loop.id} as="span" color={loop === loops.inHand ? 'inHand' : undefined} data-testid="detail-loop">
-        <Press type="button" tabIndex={-1} aria-pressed={loop === loops.inHand} onClick={() => loops.take(loop)}>
+        <Bare type="button" tabIndex={-1} aria-pressed={loop === loops.inHand} onClick={() => loops.take(loop)}>
           {T.loop(i + 1, loop.speed)}
-        </Press>{' '}
-        <Press type="button" tabIndex={-1} aria-label={T.removeLoop(i + 1)} onClick={() => loops.remove(loop)}>
+        </Bare>{' '}
+        <Bare type="button" tabIndex={-1} aria-label={T.removeLoop(i + 1)} onClick={() => loops.remove(loop)}>
           ×
-        </Press>
+        </Bare>
       </Box>
     ))}
     <Box as="span" fontFamily="body" fontSize="14px" data-testid="chain">
       {chain.says} {chain.answers !== null && `${chain.answers}. `}
       {chain.does !== null && (
-        <Press type="button" tabIndex={-1} color="ink" onClick={chain.turn}>
+        <Bare type="button" tabIndex={-1} color="ink" onClick={chain.turn}>
           <Mono fontSize="12px">9</Mono> {chain.does}
-        </Press>
+        </Bare>
       )}
     </Box>
     {instants.problem !== null && (

@@ -1,22 +1,7 @@
-import { chakra } from '@chakra-ui/react';
 import type { DoubtField } from '@odograph/core';
+import { Bare } from '../../design/index.js';
 import { DOUBT_TEXT as T } from './bench.text.js';
 import type { Saying } from './saying.js';
-
-const Press = chakra('button', {
-  base: {
-    font: 'inherit',
-    fontSize: '15px',
-    color: 'them',
-    background: 'transparent',
-    border: 'none',
-    paddingInline: '4px',
-    cursor: 'pointer',
-    textDecoration: 'underline wavy var(--od-them) 1px',
-    textUnderlineOffset: '4px',
-    _hover: { color: 'ink' },
-  },
-});
 
 /** Behind a part of the phrase: that it is unsure, or that there is no word for it yet. Pressing settles it as it stands. */
 export const Doubted = ({
@@ -30,7 +15,12 @@ export const Doubted = ({
   const doubt = attempt.doubts.find((d) => d.field === field);
   if (!doubt) return null;
   return (
-    <Press
+    <Bare
+      fontSize="15px"
+      color="them"
+      paddingInline="4px"
+      textDecoration="underline wavy var(--od-them) 1px"
+      textUnderlineOffset="4px"
       type="button"
       tabIndex={-1}
       title={T.settle}
@@ -38,6 +28,6 @@ export const Doubted = ({
       onClick={() => change({ doubts: attempt.doubts.filter((d) => d.field !== field) })}
     >
       {T.said(doubt)}
-    </Press>
+    </Bare>
   );
 };

@@ -1,20 +1,8 @@
-import { Box, Flex, chakra } from '@chakra-ui/react';
-import { Mono } from '../../design/index.js';
+import { Box, Flex } from '@chakra-ui/react';
+import { Bare, Mono } from '../../design/index.js';
 import { KEYS_TEXT as T, capText, type Hint } from './keys.text.js';
 import type { OwnKeys } from './ownKeys.js';
 import type { KeyTable } from './usePictureKeys.js';
-
-const Press = chakra('button', {
-  base: {
-    display: 'inline-flex',
-    alignItems: 'center',
-    color: 'inherit',
-    background: 'transparent',
-    padding: '0',
-    cursor: 'pointer',
-    _hover: { color: 'ink' },
-  },
-});
 
 const Cap = ({ hint, own }: { readonly hint: Hint; readonly own: OwnKeys }): React.JSX.Element => (
   <>
@@ -59,7 +47,9 @@ export const KeyHints = ({
             <Cap hint={hint} own={own} />
           </span>
         ) : (
-          <Press
+          <Bare
+            display="inline-flex"
+            alignItems="center"
             key={hint.keys}
             type="button"
             tabIndex={-1}
@@ -67,14 +57,21 @@ export const KeyHints = ({
             onClick={() => keys[hint.press!]?.()}
           >
             <Cap hint={hint} own={own} />
-          </Press>
+          </Bare>
         ),
       )}
     </Flex>
     <Box paddingInline="4" borderLeftWidth="1px" background="ground">
-      <Press type="button" tabIndex={-1} aria-label={`? ${T.all}`} onClick={onAll}>
+      <Bare
+        display="inline-flex"
+        alignItems="center"
+        type="button"
+        tabIndex={-1}
+        aria-label={`? ${T.all}`}
+        onClick={onAll}
+      >
         <Cap hint={{ keys: '?', does: T.all }} own={own} />
-      </Press>
+      </Bare>
     </Box>
   </Flex>
 );

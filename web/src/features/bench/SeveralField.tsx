@@ -1,19 +1,5 @@
-import { Box, chakra } from '@chakra-ui/react';
-import { WordField, type Found } from '../../design/index.js';
-
-const Said = chakra('button', {
-  base: {
-    font: 'inherit',
-    color: 'inherit',
-    background: 'transparent',
-    border: 'none',
-    borderBottom: '1.5px dotted',
-    borderColor: 'field',
-    padding: '0',
-    cursor: 'pointer',
-    _hover: { textDecoration: 'line-through', color: 'inkSoft' },
-  },
-});
+import { Box } from '@chakra-ui/react';
+import { Bare, WordField, type Found } from '../../design/index.js';
 
 type Props<T> = {
   readonly label: string;
@@ -51,7 +37,10 @@ export const SeveralField = <T,>({
               {joint}
             </Box>
           )}
-          <Said
+          <Bare
+            borderBottom="1.5px dotted"
+            borderColor="field"
+            _hover={{ textDecoration: 'line-through', color: 'inkSoft' }}
             type="button"
             tabIndex={-1}
             aria-label={`Take back: ${text}`}
@@ -59,7 +48,7 @@ export const SeveralField = <T,>({
             onClick={() => onRemove(key)}
           >
             {text}
-          </Said>
+          </Bare>
         </span>
       ))}
       {last && ' '}

@@ -1,4 +1,12 @@
-import { mirrorAttempt, type Attempt, type DoubtField, type Instant, type Words } from '@odograph/core';
+import {
+  mirrorAttempt,
+  mirrorControl,
+  otherSide,
+  type Attempt,
+  type DoubtField,
+  type Instant,
+  type Words,
+} from '@odograph/core';
 import { useEdit, type ClipView } from '../library/index.js';
 import type { Finders, Proposals } from './useFinders.js';
 
@@ -45,9 +53,13 @@ export const useSaying = (
 ): Pick<Saying, 'attempt' | 'change' | 'doubt'> => {
   const edit = useEdit();
   const { attempt } = view;
-  const turned = <T extends Partial<Said>>(said: T): T =>
+  const turned = (said: Partial<Said>): Partial<Said> =>
     isMirrored
-      ? { ...said, ...pickTurned(mirrorAttempt({ lead: said.lead ?? null, controls: said.controls ?? [] }), said) }
+      ? {
+          ...said,
+          ...(said.lead && { lead: otherSide(said.lead) }),
+          ...(said.controls && { controls: said.controls.map(mirrorControl) }),
+        }
       : said;
   const change: SayChange = (changes) => {
     const doubts = attempt.doubts.filter((d) => !(d.field in changes));
@@ -66,12 +78,3 @@ export const useSaying = (
       }),
   };
 };
-
-/** Of what was turned, only what was said. */
-const pickTurned = (
-  turned: Pick<Attempt, 'lead' | 'controls'>,
-  said: Partial<Said>,
-): Partial<Pick<Attempt, 'lead' | 'controls'>> => ({
-  ...('lead' in said ? { lead: turned.lead } : {}),
-  ...('controls' in said ? { controls: turned.controls } : {}),
-});

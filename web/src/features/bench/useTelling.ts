@@ -7,6 +7,7 @@ import {
   type Telling,
   type Words,
 } from '@odograph/core';
+import { useMemo } from 'react';
 import type { ClipView } from '../library/index.js';
 import type { OnBench } from './useBenchClips.js';
 import { useOwn } from './useOwn.js';
@@ -23,22 +24,27 @@ export type SideTelling = {
 /** How left and right are told on the bench, as one person has chosen it on this browser. */
 export const useTelling = (bench: OnBench, words: Words, isMirrored: boolean): SideTelling => {
   const [telling, choose] = useOwn<Telling>('odograph.sides', 'own');
-  const of = ({ clip, attempt }: ClipView): SaidSides => ({
-    telling,
-    sides: sidesOf(telling, {
-      seen: clip.seen,
-      facing: (attempt.state && words.position(attempt.state.position)?.facing) ?? 'facing',
-      isMirrored,
-      landmarks: { left: bench.angle.leftMark, right: bench.angle.rightMark },
-    }),
-  });
-  return {
-    telling,
-    choose,
-    of,
-    said: (view) =>
-      telling === 'own' && !isMirrored
-        ? view.said
-        : sayAttempt(isMirrored ? mirrorAttempt(view.attempt) : view.attempt, words, view.athletes, of(view)),
-  };
+  const { leftMark, rightMark } = bench.angle;
+  const told = useMemo(() => {
+    const of = ({ clip, attempt }: ClipView): SaidSides => ({
+      telling,
+      sides: sidesOf(telling, {
+        seen: clip.seen,
+        facing: (attempt.state && words.position(attempt.state.position)?.facing) ?? 'facing',
+        isMirrored,
+        landmarks: { left: leftMark, right: rightMark },
+      }),
+    });
+    // said once for each clip: a row of the list is drawn anew only where its words change
+    const known = new WeakMap<ClipView, readonly SaidPart[]>();
+    const said = (view: ClipView): readonly SaidPart[] => {
+      if (telling === 'own' && !isMirrored) return view.said;
+      const attempt = isMirrored ? mirrorAttempt(view.attempt) : view.attempt;
+      const parts = known.get(view) ?? sayAttempt(attempt, words, view.athletes, of(view));
+      known.set(view, parts);
+      return parts;
+    };
+    return { of, said };
+  }, [telling, isMirrored, words, leftMark, rightMark]);
+  return { telling, choose, ...told };
 };
