@@ -112,6 +112,20 @@ describe('the player of exact frames', () => {
     expect(player.snapshot().frame).toBe(0);
   });
 
+  test('when a key is pressed before the picture is there, it should be about the picture that was asked for; in playing about the one that is shown', () => {
+    player.seek(42);
+    player.step(1);
+    expect([player.snapshot().frame, player.meant()]).toEqual([0, 43]);
+    video.arrive();
+    video.arrive();
+    expect([player.snapshot().frame, player.meant()]).toEqual([43, 43]);
+    player.setSpeed(0.25);
+    player.play();
+    jest.advanceTimersByTime(200);
+    expect(video.asked.at(-1)).toBe(44);
+    expect(player.meant()).toBe(43);
+  });
+
   test('when the browser does not say what it shows, it should be asked once more, then its word has to do', () => {
     player.seek(9);
     video.end();

@@ -90,6 +90,14 @@ export class FramePlayer {
 
   readonly snapshot = (): PlayerState => this.state;
 
+  /** The frame that was asked for last, shown already or not: quick keys each start from where the one before led. */
+  private get asked(): number {
+    return this.wanted ?? this.seeking?.frame ?? this.state.frame;
+  }
+
+  /** The frame that a key pressed now is about: the one that is shown while it plays, else the one asked for last. */
+  readonly meant = (): number => (this.state.playing ? this.state.frame : this.asked);
+
   private detach(): void {
     const { screen } = this;
     screen.removeEventListener('seeked', this.onSeeked);
@@ -115,7 +123,7 @@ export class FramePlayer {
 
   /** The element has another medium: the frame that was wanted last is shown from that. */
   anew(): void {
-    const frame = this.wanted ?? this.seeking?.frame ?? this.state.frame;
+    const frame = this.asked;
     clearTimeout(this.patience);
     this.seeking = null;
     this.presentedS = null;
@@ -125,13 +133,13 @@ export class FramePlayer {
   /** Steps from the frame that was asked for last, so that quick steps add up. */
   step(by: number): void {
     this.pause();
-    this.seek((this.wanted ?? this.seeking?.frame ?? this.state.frame) + by);
+    this.seek(this.asked + by);
   }
 
   play(): void {
     const { loop, backwards } = this.state;
     if (this.state.playing) return;
-    const frame = this.wanted ?? this.seeking?.frame ?? this.state.frame;
+    const frame = this.asked;
     this.update({ playing: true });
     this.begunIn = this.skips.find((s) => s.inFrame <= frame && frame < s.outFrame);
     this.dueMs = 0;

@@ -9,7 +9,7 @@ const silent = (): (() => void) => () => undefined;
 
 export type PlayerHandle = {
   readonly player: FramePlayer | null;
-  /** The frame that is on the screen right now, for whoever acts on it; who shows it uses `usePlayerState`. */
+  /** The frame that a key pressed right now is about (`FramePlayer.meant`); who shows the frame uses `usePlayerState`. */
   readonly frame: () => number;
   /** The times of the file itself. */
   readonly table: TimeTable | undefined;
@@ -96,7 +96,7 @@ export const usePlayer = (
     medium: src,
     kept: keeps ? kept.share : null,
     player,
-    frame: useCallback(() => player?.snapshot().frame ?? 0, [player]),
+    frame: useCallback(() => player?.meant() ?? 0, [player]),
     table,
     src: keeps && kept.isLooking ? undefined : (own ?? src),
     onScreen: useCallback((element) => setVideo(element), []),
