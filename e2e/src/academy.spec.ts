@@ -340,6 +340,7 @@ test('when one bout was filmed by two cameras, changing over should keep the ins
   // the phone started 3.72 s later, films 30 frames a second, and its clock is its own
   await page.keyboard.press('c');
   await expect(page.getByRole('radio', { name: 'lantern-final-phone' })).toBeChecked();
+  await expect(page.getByTestId('kept')).toContainText('The picture is in this browser');
   await settled(page);
   const phone = await frameSaid(page);
   expect(Math.abs(phone - (hall / 25 - 3.72) * 30)).toBeLessThanOrEqual(1);

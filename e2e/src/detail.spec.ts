@@ -226,7 +226,7 @@ test('when captions are given to the file, they should lie behind the line and o
   await page.keyboard.press('#');
   await page.getByRole('button', { name: 'Back to the clips' }).click();
   await page.keyboard.press('d');
-  await expect(page.getByTestId('marks-here')).toContainText('No marks wait.');
+  await expect(page.getByTestId('marks-here')).toContainText('No marks wait. # drops one while it plays.');
   await page.keyboard.press('#');
   await expect(page.getByTestId('marks-here')).toContainText('1 mark waits.');
   await page.reload();
@@ -242,4 +242,15 @@ test('when captions are given to the file, they should lie behind the line and o
   expect((await libraryOf(page, running.url)).moments).toMatchObject([
     { state: { position: 'standing', role: 'even' }, attemptId: null },
   ]);
+
+  // what they did there is said of it after all: it is no sighting any more
+  await page.getByTestId('sighting').click();
+  await expect(page.getByTestId('mark')).toContainText('Sighting,');
+  await page.keyboard.type('standing, single leg, failed');
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('sighting')).toHaveCount(0);
+  await saved(page).waitFor();
+  const { attempts, moments } = await libraryOf(page, running.url);
+  expect(moments).toMatchObject([{ state: null, subject: null }]);
+  expect(attempts.find((a) => a.id === moments[0]!.attemptId)).toMatchObject({ action: 'single-leg' });
 });

@@ -38,7 +38,9 @@ describe('again', () => {
     fc.assert(
       fc.property(attempt, fc.constantFrom(...AGAIN), (before, how) => {
         const after = repeated(before, how, newId);
-        expect(after.controls!.map((c) => [c.gained, c.lost])).toEqual(before.controls.map(() => [null, null]));
+        expect(after.controls!.map((c) => [c.gained, c.lost, c.handed, c.won])).toEqual(
+          before.controls.map(() => [null, null, false, false]),
+        );
         expect(new Set([...after.controls!, ...before.controls].map((c) => c.id)).size).toBe(
           2 * before.controls.length,
         );

@@ -5,16 +5,19 @@ import type { Attempt, Control } from './types.js';
 export const AGAIN = ['same', 'failed', 'other side', 'grips'] as const;
 export type Again = (typeof AGAIN)[number];
 
+/** What of a hold belongs to the one attempt it was told of. */
+const UNTIMED = { gained: null, lost: null, handed: false, won: false } as const;
+
 type Kept = Partial<
   Pick<Attempt, 'subject' | 'state' | 'lead' | 'action' | 'result' | 'controls' | 'parentId' | 'series'>
 >;
 
 /**
- * What an attempt takes over from the one it repeats. Instants of grips are not taken over, they were those of the other attempt; a repetition names
+ * What an attempt takes over from the one it repeats. When grips were taken and lost, handed over or won is not taken over, that was the other attempt; a repetition names
  * what it repeats and counts on. `newId` makes the ids of the grips.
  */
 export const repeated = (before: Attempt, how: Again, newId: () => string): Kept => {
-  const held = before.controls.map((c): Control => ({ ...c, id: newId(), gained: null, lost: null }));
+  const held = before.controls.map((c): Control => ({ ...c, id: newId(), ...UNTIMED }));
   if (how === 'grips') return { controls: held };
   const isOther = how === 'other side';
   return {

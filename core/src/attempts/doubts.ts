@@ -1,4 +1,5 @@
 import { asCompared } from '../vocabulary/index.js';
+import { withReason } from './reasons.js';
 import type { Attempt, Control, Doubt, DoubtField, Finish, Result, State } from './types.js';
 
 /** One doubt where it stands. */
@@ -58,9 +59,7 @@ const saidAs = (attempt: Attempt, settling: Settling, newId: () => string): Sett
         reactions: [...attempt.reactions, { id: newId(), what: settling.value, isAction: false, deciding: false }],
       };
     case 'reasons':
-      return {
-        reasons: [...attempt.reasons, { id: newId(), reason: settling.value, main: attempt.reasons.length === 0 }],
-      };
+      return { reasons: withReason(attempt.reasons, settling.value, newId()) };
   }
 };
 

@@ -51,6 +51,7 @@ export {
   waitingMarks,
   type Sighting,
 } from './reactionLag.js';
+export { withReason, withoutReason } from './reasons.js';
 export { attemptCautions } from './cautions.js';
 export {
   filmedMs,

@@ -1,4 +1,5 @@
 import {
+  BARE_HOLD,
   controlKey,
   finishId,
   finishOf,
@@ -37,6 +38,9 @@ const ANYWHERE = 0.1;
 
 const holdText = (hold: Omit<Control, 'id'>): string => controlKey({ ...hold, id: '' });
 
+/** A hold as it is named: when it was held, how deep, and what became of it was so that one time. Its reach belongs to its name. */
+const plainly = (hold: Control): Control => ({ ...hold, ...BARE_HOLD, reach: hold.reach });
+
 /**
  * What is usual in a library: from which places one acts, what is done from each, what is held there, what the other side does against it, where it ends. From this the
  * choices of each part take their order (never what they are). Counts of what was said, also drafts, each attempt once; the order of attempts does not matter.
@@ -51,12 +55,14 @@ export class Usual {
 
   private count(attempt: Attempt, words: Words): void {
     const place = attempt.state && stateId(attempt.state);
-    const own = attempt.controls.filter((c) => c.holder === 'subject').map((c) => ({ ...c, gained: null, lost: null }));
+    const own = attempt.controls.filter((c) => c.holder === 'subject').map(plainly);
     if (place) this.counts.add('places', place);
     for (const hold of own) {
       for (const [told, weight] of [[hold, 1] as const, [mirrorControl(hold), MIRRORED] as const]) {
         const text = holdText(told);
-        this.holdsByText.set(text, told);
+        const { id, ...bare } = told;
+        void id;
+        this.holdsByText.set(text, bare);
         this.counts.add('holds', text, weight);
         if (place) this.counts.add(`holds ${place}`, text, weight);
       }

@@ -1,6 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { Ruled } from '../../design/index.js';
+import { Caps } from './Caps.js';
 
 type Props = {
   readonly label: string;
@@ -43,7 +44,7 @@ export const AskLine = ({ label, hint, refusal, onSaid, onLeave }: Props): React
         />
       </Box>
       <Box fontSize="15px" color={isRefused ? 'caution' : 'inkSoft'} role={isRefused ? 'alert' : undefined}>
-        {isRefused ? refusal : hint}
+        {isRefused ? <Caps text={refusal} /> : hint}
       </Box>
     </Flex>
   );

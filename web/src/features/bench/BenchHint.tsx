@@ -1,4 +1,5 @@
 import { Flex } from '@chakra-ui/react';
+import { Caps } from './Caps.js';
 
 /** What can be done here, where nothing is in hand. */
 export const BenchHint = ({ text }: { readonly text: string }): React.JSX.Element => (
@@ -11,6 +12,6 @@ export const BenchHint = ({ text }: { readonly text: string }): React.JSX.Elemen
     color="inkSoft"
     role="status"
   >
-    {text}
+    <Caps text={text} />
   </Flex>
 );

@@ -1,11 +1,12 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { SPAN_KINDS, timecode, type Instant } from '@odograph/core';
+import { timecode, type Instant } from '@odograph/core';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { ToBin } from '../bin/index.js';
 import { useEdit, useLibrary, useLookQuery, useMayWrite, usePreparedQuery, useWords } from '../library/index.js';
 import { SPEEDS, usePlayer } from '../player/index.js';
 import { BENCH_TEXT as T } from './bench.text.js';
+import { OwnKeysHere } from './Caps.js';
 import { hintsNow } from './hintsNow.js';
 import { ClipsHere } from './ClipsHere.js';
 import { CourseLine } from './CourseLine.js';
@@ -32,7 +33,8 @@ import { useOverlay } from './useOverlay.js';
 import { useRepeating } from './useRepeating.js';
 import { useSameInstant, type Remembered } from './useSameInstant.js';
 import { useTelling } from './useTelling.js';
-import { useSpans, type SpanInHand } from './useSpans.js';
+import { useSpanKeys } from './useSpanKeys.js';
+import { useSpans } from './useSpans.js';
 
 /** The frame in the address, where one is said. */
 const frameIn = (search: URLSearchParams): number | undefined => {
@@ -80,7 +82,6 @@ export const BenchTable = ({
   const marks = useMarks(bench, handle);
   const cutting = useCutting(bench, handle, selected, here);
   const { inMark, setInMark } = cutting;
-  const [isNoSpan, setNoSpan] = useState(false);
   const [line, setLine] = useState<string | null>(null);
   const [isMirrored, setMirrored] = useState(false);
   const [board, setBoard] = useState(false);
@@ -127,21 +128,7 @@ export const BenchTable = ({
     setLeaving(null);
     select(undefined);
   };
-  const takeSpan = (inHand: SpanInHand | null): void => {
-    select(undefined);
-    spans.take(inHand);
-    if (inHand) player?.seek(spans.framesOf(inHand.span)?.inFrame ?? frame());
-  };
-  const onSpanKey = (): void => {
-    const [at, mark] = [frame(), inMark];
-    select(undefined);
-    setNoSpan(!spans.takeAt(at, mark));
-    setInMark(null);
-  };
-  const onLulls = (): void => {
-    select(undefined);
-    spans.look(spans.msOf(frame()));
-  };
+  const stretches = useSpanKeys(bench, handle, spans, other, cutting, () => select(undefined));
   const before = useMemo(() => {
     const at = selected?.clip.in.frame ?? 0;
     return bench.clips.filter((v) => v.clip.id !== selected?.clip.id && v.clip.in.frame < at).at(-1);
@@ -156,12 +143,6 @@ export const BenchTable = ({
   const words = useWords(bench.footage.id);
   const telling = useTelling(bench, words, isMirrored);
   const chain = useChain(bench, words, selected, before, (v) => (table ? timecode(table, v.clip.in.frame) : ''));
-  const kinds = SPAN_KINDS.filter((kind) => kind !== 'logged throughout' || bench.footage.logged === 'picked');
-  const spanKeys: KeyTable = {
-    ...Object.fromEntries(kinds.map((kind, i) => [String(i + 1), () => other.say(kind)])),
-    Delete: spans.forget,
-    Escape: () => spans.take(null),
-  };
   const watchingKeys: KeyTable = {
     ...again.watching,
     ' ': () => player?.toggle(),
@@ -204,7 +185,7 @@ export const BenchTable = ({
     ...chain.keys,
     z: () => setMirrored((is) => !is),
     ...(selected ? { h: () => setBoard(true) } : {}),
-    x: onSpanKey,
+    x: stretches.onHere,
     d: marks.drop,
     ...(marks.here.length ? { j: again.toNext } : {}),
     'ctrl+z': () => edit({ kind: 'undo' }),
@@ -214,150 +195,158 @@ export const BenchTable = ({
     ...(bench.cameras.length > 1 ? { m: same.isRemembered ? same.isHere : same.remember } : {}),
   };
   const keys = mayWrite
-    ? { ...watchingKeys, ...writingKeys, ...(spans.inHand ? spanKeys : marks.inHand ? again.marking : {}) }
+    ? { ...watchingKeys, ...writingKeys, ...(spans.inHand ? stretches.keys : marks.inHand ? again.marking : {}) }
     : watchingKeys;
   usePictureKeys(keys, sheet.own);
   return (
-    <Flex
-      ref={root}
-      tabIndex={-1}
-      direction="column"
-      height="100%"
-      minHeight="0"
-      outline="none"
-      onFocus={(e) => {
-        setTyping(isWrittenInto(e.target));
-        setGripping(e.target.getAttribute('aria-label') === T.grips);
-      }}
-      onBlur={() => {
-        setTyping(false);
-        setGripping(false);
-      }}
-    >
-      <Flex flex="1" minHeight="240px">
-        <Box flex="1" minWidth="0" position="relative">
-          <PictureHere
-            bench={bench}
-            handle={handle}
-            clock={clock}
-            overlay={overlay}
-            isMirrored={isMirrored}
-            boardOf={selected && mayWrite && (board || isGripping) ? selected : undefined}
-            isBoardAsked={board}
-            now={now}
-            onBoardLeft={() => {
-              setBoard(false);
-              toPicture();
-            }}
-          />
-        </Box>
-        <Box width="400px" flexShrink="0" minHeight="0">
-          {sheet.isOpen ? (
-            <KeySheet own={sheet.own} onOwn={sheet.onOwn} onLeave={sheet.onLeave} />
-          ) : table ? (
-            <ClipsHere
+    <OwnKeysHere value={sheet.own}>
+      <Flex
+        ref={root}
+        tabIndex={-1}
+        direction="column"
+        height="100%"
+        minHeight="0"
+        outline="none"
+        onFocus={(e) => {
+          setTyping(isWrittenInto(e.target));
+          setGripping(e.target.getAttribute('aria-label') === T.grips);
+        }}
+        onBlur={() => {
+          setTyping(false);
+          setGripping(false);
+        }}
+      >
+        <Flex flex="1" minHeight="240px">
+          <Box flex="1" minWidth="0" position="relative">
+            <PictureHere
               bench={bench}
-              table={table}
-              selectedId={selectedId}
-              onSelect={select}
-              onCamera={cameras.show}
-              lineUp={mayWrite ? lineUp : undefined}
-              clock={mayWrite ? clock : undefined}
-              same={same}
-              spans={spans}
-              onLulls={onLulls}
-              marks={mayWrite ? marks : undefined}
-              onMark={again.toNext}
-              kept={handle.kept}
-              telling={telling}
+              handle={handle}
+              clock={clock}
+              overlay={overlay}
+              isMirrored={isMirrored}
+              boardOf={selected && mayWrite && (board || isGripping) ? selected : undefined}
+              isBoardAsked={board}
+              now={now}
+              onBoardLeft={() => {
+                setBoard(false);
+                toPicture();
+              }}
             />
-          ) : (
-            <Box padding="4">{T.loading}</Box>
-          )}
-        </Box>
-      </Flex>
-      {leaving !== null && leaving === selectedId && (
-        <ToBin what="clip" id={leaving} name={T.thisClip} onYes={() => toBin(leaving)} onNo={() => setLeaving(null)} />
-      )}
-      <Underneath
-        bench={bench}
-        table={table}
-        mayWrite={mayWrite}
-        asking={asking.line}
-        onAsked={asking.leave}
-        spans={spans}
-        kinds={kinds}
-        other={other}
-        marks={marks}
-        onMarkTold={(clipId) => {
-          // what goes round goes on: the loop round the mark is the clip
-          marks.take(undefined);
-          setSearch({ ...here, clip: clipId }, { replace: true });
-          toPicture();
-        }}
-        onSighted={() => {
-          marks.take(undefined);
-          toPicture();
-        }}
-        selected={selected}
-        before={before}
-        cutting={cutting}
-        cameras={cameras}
-        isNoSpan={isNoSpan}
-        line={line}
-        onLine={setLine}
-        onLeave={toPicture}
-        instants={instants}
-        loops={loops}
-        chain={chain}
-        now={now}
-        isMirrored={isMirrored}
-        telling={telling}
-      />
-      {table && (
-        <CourseLine
+          </Box>
+          <Box width="400px" flexShrink="0" minHeight="0">
+            {sheet.isOpen ? (
+              <KeySheet own={sheet.own} onOwn={sheet.onOwn} onLeave={sheet.onLeave} />
+            ) : table ? (
+              <ClipsHere
+                bench={bench}
+                table={table}
+                selectedId={selectedId}
+                onSelect={select}
+                onCamera={cameras.show}
+                lineUp={mayWrite ? lineUp : undefined}
+                clock={mayWrite ? clock : undefined}
+                same={same}
+                spans={spans}
+                onLulls={stretches.onLulls}
+                marks={mayWrite ? marks : undefined}
+                onMark={again.toNext}
+                kept={handle.kept}
+                telling={telling}
+              />
+            ) : (
+              <Box padding="4">{T.loading}</Box>
+            )}
+          </Box>
+        </Flex>
+        {leaving !== null && leaving === selectedId && (
+          <ToBin
+            what="clip"
+            id={leaving}
+            name={T.thisClip}
+            onYes={() => toBin(leaving)}
+            onNo={() => setLeaving(null)}
+          />
+        )}
+        <Underneath
           bench={bench}
           table={table}
-          handle={handle}
-          inMark={inMark}
-          selected={selected}
-          look={look}
-          overlay={overlay}
+          mayWrite={mayWrite}
+          asking={asking.line}
+          onAsked={asking.leave}
           spans={spans}
-          links={chain.links}
-          onSpan={takeSpan}
+          kinds={stretches.kinds}
+          other={other}
           marks={marks}
-          onMark={again.takeMark}
-          onSeek={(to) => {
-            player?.pause();
-            player?.seek(to);
+          onMarkTold={(clipId) => {
+            // what goes round goes on: the loop round the mark is the clip
+            marks.take(undefined);
+            setSearch({ ...here, clip: clipId }, { replace: true });
+            toPicture();
           }}
-          onSelect={select}
-          onEdgeMoving={(edge, to) => {
-            player?.pause();
-            player?.seek(edge === 'in' ? to : to - 1);
+          onSighted={() => {
+            marks.take(undefined);
+            toPicture();
           }}
-          onEdgeMoved={cutting.moveEdge}
-          mayMove={mayWrite}
+          selected={selected}
+          before={before}
+          cutting={cutting}
+          cameras={cameras}
+          isNoSpan={stretches.isNone}
+          line={line}
+          onLine={setLine}
+          onLeave={toPicture}
+          instants={instants}
+          loops={loops}
+          chain={chain}
+          now={now}
+          isMirrored={isMirrored}
+          telling={telling}
         />
-      )}
-      <KeyHints
-        hints={hintsNow(
-          {
-            isTyping,
-            isLine: line !== null,
-            isBoard: board && selected !== undefined,
-            isMark: marks.inHand !== undefined,
-            spanKinds: spans.inHand ? kinds.length : 0,
-            isClip: selected !== undefined,
-            isFresh: selected?.attempt.action === null && before !== undefined,
-          },
-          keys,
+        {table && (
+          <CourseLine
+            bench={bench}
+            table={table}
+            handle={handle}
+            inMark={inMark}
+            selected={selected}
+            look={look}
+            overlay={overlay}
+            spans={spans}
+            links={chain.links}
+            onSpan={stretches.take}
+            marks={marks}
+            onMark={again.takeMark}
+            onSeek={(to) => {
+              player?.pause();
+              player?.seek(to);
+            }}
+            onSelect={select}
+            onEdgeMoving={(edge, to) => {
+              player?.pause();
+              player?.seek(edge === 'in' ? to : to - 1);
+            }}
+            onEdgeMoved={cutting.moveEdge}
+            mayMove={mayWrite}
+          />
         )}
-        keys={keys}
-        own={sheet.own}
-        onAll={sheet.open}
-      />
-    </Flex>
+        <KeyHints
+          hints={hintsNow(
+            {
+              isTyping,
+              isLine: line !== null,
+              isBoard: board && selected !== undefined,
+              isMark: marks.inHand !== undefined,
+              spanKinds: spans.inHand ? stretches.kinds.length : 0,
+              isClip: selected !== undefined,
+              isFresh: selected?.attempt.action === null && before !== undefined,
+            },
+            keys,
+          )}
+          keys={keys}
+          own={sheet.own}
+          onAll={sheet.open}
+        />
+      </Flex>
+    </OwnKeysHere>
   );
 };

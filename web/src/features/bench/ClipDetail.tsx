@@ -2,6 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { frameCount, timecode, type TimeTable } from '@odograph/core';
 import { Bare, Mono } from '../../design/index.js';
 import { INSTANT_TEXT as T } from './bench.text.js';
+import { Caps } from './Caps.js';
 import type { Chain } from './useChain.js';
 import type { Instants } from './useInstants.js';
 import type { Loops } from './useLoops.js';
@@ -39,7 +40,10 @@ export const ClipDetail = ({
         data-instant={row.name}
         onClick={() => instants.goTo(row)}
       >
-        <Mono fontSize="12px">{row.key}</Mono> {row.name}
+        <Mono fontSize="12px">
+          <Caps text={`{${row.key}}`} />
+        </Mono>{' '}
+        {row.name}
         {row.frame !== null && (
           <Mono fontSize="13px" color="ink" marginLeft="1">
             {timecode(table, Math.min(row.frame, frameCount(table) - 1))}
@@ -47,7 +51,11 @@ export const ClipDetail = ({
         )}
       </Bare>
     ))}
-    {loops.from !== null && <Box color="inHand">{T.loopFrom(timecode(table, loops.from))}</Box>}
+    {loops.from !== null && (
+      <Box color="inHand">
+        <Caps text={T.loopFrom(timecode(table, loops.from))} />
+      </Box>
+    )}
     {loops.all.map((loop, i) => (
       <Box key={loop.id} as="span" color={loop === loops.inHand ? 'inHand' : undefined} data-testid="detail-loop">
         <Bare type="button" tabIndex={-1} aria-pressed={loop === loops.inHand} onClick={() => loops.take(loop)}>
@@ -62,7 +70,10 @@ export const ClipDetail = ({
       {chain.says} {chain.answers !== null && `${chain.answers}. `}
       {chain.does !== null && (
         <Bare type="button" tabIndex={-1} color="ink" onClick={chain.turn}>
-          <Mono fontSize="12px">9</Mono> {chain.does}
+          <Mono fontSize="12px">
+            <Caps text="{9}" />
+          </Mono>{' '}
+          {chain.does}
         </Bare>
       )}
     </Box>

@@ -7,6 +7,7 @@ import { Choice, Heading, Mono, PickRow, ResultMark, Sentence } from '../../desi
 import { SaveVideo } from '../cuts/index.js';
 import { failureText, useRemoveAngleMutation, type ClipView } from '../library/index.js';
 import { BENCH_TEXT as T, SIDES_TEXT as S } from './bench.text.js';
+import { Caps } from './Caps.js';
 import { CaptionsHere } from './CaptionsHere.js';
 import { ClockHere } from './ClockHere.js';
 import { MarksHere } from './MarksHere.js';
@@ -178,7 +179,7 @@ export const ClipsHere = ({
       </Box>
       {bench.clips.length === 0 ? (
         <Box padding="4" color="inkSoft">
-          {T.empty}
+          <Caps text={T.empty} />
         </Box>
       ) : (
         <Box as="ul" listStyleType="none">

@@ -2,6 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { clockText } from '@odograph/core';
 import { Action, Mono } from '../../design/index.js';
 import { BENCH_TEXT as T } from './bench.text.js';
+import { Caps } from './Caps.js';
 import type { MatchClock } from './useClock.js';
 
 /** What was read from the clock of the match, and what of it does not agree. */
@@ -9,7 +10,7 @@ export const ClockHere = ({ clock }: { readonly clock: MatchClock }): React.JSX.
   <Box fontSize="14px" marginTop="2" data-testid="clock-here">
     <Flex gap="1.5" wrap="wrap" alignItems="baseline">
       <Box as="span" color="inkSoft">
-        {clock.anchors.length ? T.clockRead : T.clockUnread}
+        {clock.anchors.length ? T.clockRead : <Caps text={T.clockUnread} />}
       </Box>
       {clock.anchors.map((anchor) => (
         <Action

@@ -29,6 +29,7 @@ import { MarkTicks } from './MarkTicks.js';
 import type { MarkHere, Marks } from './useMarks.js';
 import type { Overlay } from './useOverlay.js';
 import { MARK_TEXT as M, OVERLAY_TEXT as O } from './bench.text.js';
+import { Caps } from './Caps.js';
 import type { SpanInHand, Spans } from './useSpans.js';
 
 const HEIGHT = 140;
@@ -199,7 +200,7 @@ export const CourseLine = ({
             onClick={overlay.next}
             data-testid="overlay"
           >
-            {O.over(overlay.kind)}
+            <Caps text={O.over(overlay.kind)} />
           </text>
         </g>
         <clipPath id={clipId}>

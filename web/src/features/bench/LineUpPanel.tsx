@@ -2,6 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { fileTitle, type Angle } from '@odograph/core';
 import { Action, Mono } from '../../design/index.js';
 import { BENCH_TEXT as T } from './bench.text.js';
+import { Caps } from './Caps.js';
 import type { Found, LineUp } from './useLineUp.js';
 import type { SameInstant } from './useSameInstant.js';
 
@@ -77,8 +78,12 @@ export const LineUpPanel = ({
         )}
       </Flex>
       <Box color="inkSoft" marginTop="1.5" role="status">
-        {foundText(found) ||
-          (same.isContrary ? T.contrary : same.isRemembered ? T.remembered : same.pairs ? T.paired(same.pairs) : '')}
+        <Caps
+          text={
+            foundText(found) ||
+            (same.isContrary ? T.contrary : same.isRemembered ? T.remembered : same.pairs ? T.paired(same.pairs) : '')
+          }
+        />
       </Box>
     </Box>
   );

@@ -4,6 +4,7 @@ import { useDispatch } from 'react-redux';
 import { v7 as newId } from 'uuid';
 import { editQueued, useEdit, useWords } from '../library/index.js';
 import { LINE_TEXT as T } from './bench.text.js';
+import { Caps } from './Caps.js';
 import { followingText, useLineContext, useStateLeft } from './lineContext.js';
 import { leftIn } from './leftIn.js';
 import { instantAt, newClipEdit } from './newClip.js';
@@ -81,7 +82,9 @@ export const MarkLine = ({
     const { edit: clipEdit } = made(reading, typed);
     const attemptId = clipEdit.attempt.id;
     dispatch(editQueued(clipEdit));
-    edit({ kind: 'moment', id: mark.moment.id, changes: { attemptId }, patch: { attemptId } });
+    // where they were seen is told by the attempt now
+    const told = { attemptId, state: null, subject: null };
+    edit({ kind: 'moment', id: mark.moment.id, changes: told, patch: told });
     onMade(clipEdit.clip.id);
   };
   const proposal = (reading: PhraseReading, typed: string): string | null =>
@@ -95,7 +98,7 @@ export const MarkLine = ({
       <Box fontSize="14px" color="inkSoft" flexShrink="0" paddingTop="1" lineHeight="1.35">
         {text}
         <br />
-        {T.loop(marks.loopS)}
+        <Caps text={T.loop(marks.loopS)} />
       </Box>
       <Box flex="1" minWidth="0">
         <PhraseLine

@@ -1,6 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { Action, Mono } from '../../design/index.js';
 import { MARK_TEXT as T } from './bench.text.js';
+import { Caps } from './Caps.js';
 import type { Marks } from './useMarks.js';
 
 const STEP_MS = 50;
@@ -18,7 +19,9 @@ export const MarksHere = ({
   return (
     <Box fontSize="14px" marginTop="1" color="inkSoft" data-testid="marks-here">
       <Flex gap="2" alignItems="baseline">
-        <Box>{T.waiting(here.length)}</Box>
+        <Box>
+          <Caps text={T.waiting(here.length)} />
+        </Box>
         {here.length > 0 && (
           <Action tone="quiet" fontSize="14px" paddingBlock="0" onClick={onNext}>
             {T.next}

@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import { depthWord, isNearFinish, placeName, stateId } from '@odograph/core';
+import { depthWord, isNearFinish, placeName, stateId, withReason, withoutReason } from '@odograph/core';
 import { v7 as newId } from 'uuid';
 import { DepthLadder, WordField } from '../../design/index.js';
 import { ERROR_TEXT as E, TAIL_TEXT as T } from './bench.text.js';
@@ -75,10 +75,8 @@ export const HowFar = ({ saying }: { readonly saying: Saying }): React.JSX.Eleme
             find={find.reason}
             onLine={onLine}
             onDoubt={saying.doubt('reasons')}
-            onAdd={(reason) =>
-              change({ reasons: [...attempt.reasons, { id: newId(), reason, main: attempt.reasons.length === 0 }] })
-            }
-            onRemove={(id) => change({ reasons: attempt.reasons.filter((r) => r.id !== id) })}
+            onAdd={(reason) => change({ reasons: withReason(attempt.reasons, reason, newId()) })}
+            onRemove={(id) => change({ reasons: withoutReason(attempt.reasons, id) })}
             onNext={next}
           />
           <Doubted saying={saying} field="reasons" />

@@ -15,7 +15,7 @@ import type { Chain } from './useChain.js';
 import type { Cutting } from './useCutting.js';
 import type { Instants } from './useInstants.js';
 import type { Loops } from './useLoops.js';
-import type { Marks } from './useMarks.js';
+import type { MarkHere, Marks } from './useMarks.js';
 import type { OtherFootage } from './useOtherFootage.js';
 import type { SideTelling } from './useTelling.js';
 import type { SpanInHand, Spans } from './useSpans.js';
@@ -80,7 +80,7 @@ export const Underneath = (props: Props): React.JSX.Element => {
         table={table}
         mark={marks.inHand}
         marks={marks}
-        text={M.at(timecode(table, marks.inHand.frame), marks.here.indexOf(marks.inHand) + 1, marks.here.length)}
+        text={markText(marks.inHand, marks, timecode(table, marks.inHand.frame))}
         onMade={props.onMarkTold}
         onSighted={props.onSighted}
         onLeave={props.onLeave}
@@ -109,6 +109,9 @@ export const Underneath = (props: Props): React.JSX.Element => {
     );
   return <BenchHint text={hintText(props)} />;
 };
+
+const markText = (mark: MarkHere, { here }: Marks, code: string): string =>
+  mark.moment.state === null ? M.at(code, here.indexOf(mark) + 1, here.length) : M.sighting(code);
 
 const spanText = ({ span }: SpanInHand, spans: Spans, table: TimeTable): string => {
   const frames = spans.framesOf(span);

@@ -1,5 +1,6 @@
 import type { FootageSpan } from '@odograph/core';
 
+/** A key in braces stands for the key that does now what that one does at first (`Caps`). */
 export const LINE_TEXT = {
   label: 'The whole attempt in one line',
   placeholder: 'half top, far underhook, knee slice, they frame then hip out, side control, ok',
@@ -10,7 +11,7 @@ export const LINE_TEXT = {
   notUnderstood: (texts: readonly string[]): string =>
     `not understood, kept as a note: ${texts.map((t) => `“${t}”`).join(', ')}`,
   sighting: 'a sighting, as long as no entry is said: they are there, and nobody acts',
-  loop: (s: number): string => `loop of ${s} s, − and + change it`,
+  loop: (s: number): string => `loop of ${s} s, {-} and {+} change it`,
   or: (others: readonly string[]): string => `(↓ or ${others.join(', or ')})`,
 } as const;
 
@@ -36,7 +37,7 @@ export const INSTANT_TEXT = {
   notSaid: 'not marked',
   outside: (name: string): string => `The clip does not reach this frame; ${name} stays as it was.`,
   order: 'Start, commit and end come in this order; it stays as it was.',
-  loopFrom: (code: string): string => `a loop from ${code}: U where it ends`,
+  loopFrom: (code: string): string => `a loop from ${code}: {u} where it ends`,
   loop: (nth: number, speed: number): string =>
     `loop ${nth}${speed === 1 ? '' : `, ${{ 0.5: 'half', 0.25: 'quarter' }[speed] ?? `${speed} ×`} speed`}`,
   removeLoop: (nth: number): string => `Take loop ${nth} off`,
@@ -70,7 +71,7 @@ export const SIDES_TEXT = {
 } as const;
 
 export const OVERLAY_TEXT = {
-  over: (kind: string): string => `0 ${kind}`,
+  over: (kind: string): string => `{0} ${kind}`,
   next: (kind: string): string => `Behind the line: ${kind}. Something else`,
   captions: 'Captions',
   none: 'none',
@@ -126,7 +127,7 @@ export const SAME_TEXT = {
 
 export const MARK_TEXT = {
   waiting: (n: number): string =>
-    n === 0 ? 'No marks wait. D drops one while it plays.' : n === 1 ? '1 mark waits.' : `${n} marks wait.`,
+    n === 0 ? 'No marks wait. {d} drops one while it plays.' : n === 1 ? '1 mark waits.' : `${n} marks wait.`,
   next: 'Go to the next',
   putBack: 'Marks are put back by',
   learned: (n: number | null): string =>
@@ -135,6 +136,7 @@ export const MARK_TEXT = {
   more: 'Put marks back more',
   asLearned: 'as learned',
   at: (code: string, at: number, of: number): string => `Mark ${at} of ${of}, ${code}`,
+  sighting: (code: string): string => `Sighting, ${code}`,
   name: (code: string): string => `Mark at ${code}`,
   sighted: (place: string, code: string): string => `Seen at ${code}: ${place}`,
 } as const;
@@ -150,7 +152,7 @@ export const SPAN_TEXT: Readonly<Record<FootageSpan['kind'], string>> = {
 };
 
 export const BENCH_TEXT = {
-  empty: 'No clips yet. Stop where something begins and press I, then O where it ends.',
+  empty: 'No clips yet. Stop where something begins and press {i}, then {o} where it ends.',
   watchHint: 'Pick a clip to watch it over and over.',
   thisClip: 'this clip',
   noFootage: 'Nothing to break down yet. Take a piece of footage in first.',
@@ -158,16 +160,16 @@ export const BENCH_TEXT = {
   notThere: 'This footage is not there. Perhaps it was put in the bin.',
   loading: 'Reading the frames …',
   broken: 'The picture cannot be read. The footage is kept; load the page again.',
-  sayHint: 'No clip in hand. I marks in, O marks out; then say what it is here.',
+  sayHint: 'No clip in hand. {i} marks in, {o} marks out; then say what it is here.',
   goTo: 'Go to',
   goToHint: '1:48 left, 0:12:03, or #312 for a frame',
   goToRefusal:
-    'There is no such instant in this footage. A reading of the clock can be gone to once one has been noted with T.',
+    'There is no such instant in this footage. A reading of the clock can be gone to once one has been noted with {t}.',
   clock: 'The clock shows',
   clockHint: '4:12, and where it is new: stopped, up or down, of 5:00, period 2',
   clockRefusal: 'No reading in it. Minutes and seconds are enough: 4:12.',
   clockRead: 'Clock read at',
-  clockUnread: 'Clock not read: T notes what it shows.',
+  clockUnread: 'Clock not read: {t} notes what it shows.',
   scoreboard: 'Ask the scoreboard',
   noScoreboard: 'No scoreboard kept the clock of this footage.',
   stopped: ' stopped',
@@ -184,10 +186,10 @@ export const BENCH_TEXT = {
   earlier: 'A frame earlier',
   later: 'A frame later',
   takeOff: 'Take this camera off',
-  uncut: 'This attempt is not cut from this camera yet. K cuts the same stretch here.',
+  uncut: 'This attempt is not cut from this camera yet. {k} cuts the same stretch here.',
   outside: 'This camera was not filming then.',
   inMarked: (code: string): string =>
-    `In at ${code}. Press O where the clip ends, or X where a stretch ends that is no technique.`,
+    `In at ${code}. Press {o} where the clip ends, or {x} where a stretch ends that is no technique.`,
   span: 'Stretch',
   spanIs: 'is',
   spanWhat: 'is what?',
@@ -195,7 +197,7 @@ export const BENCH_TEXT = {
   spanForget: 'Take it off',
   spanPass: (more: number): string => (more > 1 ? `Technique; next of ${more}` : 'It is technique'),
   leave: 'Leave it',
-  noSpan: 'No stretch here. Mark where it begins with I, go to its end, and press X.',
+  noSpan: 'No stretch here. Mark where it begins with {i}, go to its end, and press {x}.',
   whichFootage: 'Which',
   newFootage: 'footage that is not here yet',
   technical: 'Technique',
@@ -206,7 +208,7 @@ export const BENCH_TEXT = {
   noLulls: 'No lull of three seconds or more in which nothing is said yet.',
   remember: 'Remember this instant',
   itIsHere: 'It is this frame',
-  remembered: 'Find the remembered instant on this camera, then press M.',
+  remembered: 'Find the remembered instant on this camera, then press {m}.',
   paired: (n: number): string =>
     n === 1
       ? 'Lined up by one instant. A second one, far from it, also tells how fast it goes by.'

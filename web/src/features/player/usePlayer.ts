@@ -1,5 +1,5 @@
 import { timecode, type MediaFile, type TimeTable } from '@odograph/core';
-import { useCallback, useEffect, useMemo, useState, useSyncExternalStore } from 'react';
+import { useCallback, useEffect, useLayoutEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { usePrepareFileMutation, usePreparedQuery, useTimesQuery } from '../library/index.js';
 import { useKeptMedium } from './useKeptMedium.js';
 import { FramePlayer, type PlayerState, type Stretch } from './FramePlayer.js';
@@ -123,8 +123,8 @@ const useWhenStill = (
     take();
     return player?.subscribe(take);
   }, [player, address, url, own]);
-  useEffect(() => {
-    // the element begins anew with another medium
+  // the element begins anew with another medium, and is said to be unsettled before it is drawn
+  useLayoutEffect(() => {
     if (own !== undefined) player?.anew();
   }, [player, own]);
   return own;
