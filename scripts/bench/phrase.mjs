@@ -11,6 +11,9 @@ const SEEDS = 20;
 const EACH = 200;
 const TERMS = 1000;
 const KEY_MS = 16;
+const PASSES = 3;
+/** Lines that are typed before anything is measured. */
+const WARM = 10;
 
 /** The generator of the tests, which is in no build. */
 const generator = async () => {
@@ -68,22 +71,34 @@ export const phrase = async () => {
     name: `${made()} ${made()}`,
     aliases: [made(), `${made()} ${made()}`],
   }));
-  const many = new Words([...words.all, ...more]);
   const lines = makePhrases(words, 99, 40).map((w) => w.text);
-  const times = [];
-  for (const [i, line] of lines.entries())
-    for (let to = 1; to <= line.length; to++) {
-      const before = performance.now();
-      readPhrase(line.slice(0, to), many);
-      if (i >= 10) times.push(performance.now() - before);
-    }
+  /** Every key of all lines once, with words of which nothing is remembered yet. */
+  const pass = () => {
+    const many = new Words([...words.all, ...more]);
+    return lines.flatMap((line, i) =>
+      Array.from({ length: line.length }, (_, to) => {
+        const before = performance.now();
+        readPhrase(line.slice(0, to + 1), many);
+        return i >= WARM ? [performance.now() - before] : [];
+      }).flat(),
+    );
+  };
+  // the machine, too, stops for a moment now and then: that is not the same key each time
+  const passes = Array.from({ length: PASSES }, pass);
+  const times = passes[0].map((_, key) =>
+    part(
+      passes.map((all) => all[key]),
+      0.5,
+    ),
+  );
+  const slowest = Math.max(...passes.flat()).toFixed(1);
   const [median, p95, p99] = [0.5, 0.95, 0.99].map((p) => part(times, p).toFixed(1));
   const over = times.filter((t) => t > KEY_MS).length;
   putSection('npm run bench -- phrase', [
     measuredOn(),
     '',
     `- ${SEEDS * EACH} made-up phrases, ${SEEDS} seeds, of the letters one in twelve left out, doubled or a neighbour: ${mean.toFixed(1)} % read wholly right (by seed ${Math.min(...shares)} to ${Math.max(...shares)} %); goal 95 %: ${mean >= 95 ? 'held' : '**missed**'}${shares.some((s) => s < 95) ? `, below it by ${shares.filter((s) => s < 95).length} of the seeds` : ''}`,
-    `- one key more in the line, ${TERMS} terms: median ${median} ms, 95 % within ${p95} ms, 99 % within ${p99} ms, ${over} of ${times.length} keys over ${KEY_MS} ms; goal under ${KEY_MS} ms: ${over === 0 ? 'held' : Number(p99) <= KEY_MS ? 'held in 99 of 100 keys, **missed** in the rest' : '**missed**'}`,
+    `- one key more in the line, ${TERMS} terms, each key the median of ${PASSES} passes: median ${median} ms, 95 % within ${p95} ms, 99 % within ${p99} ms, ${over} of ${times.length} keys over ${KEY_MS} ms (slowest single one ${slowest} ms); goal under ${KEY_MS} ms: ${over === 0 ? 'held' : Number(p99) <= KEY_MS ? 'held in 99 of 100 keys, **missed** in the rest' : '**missed**'}`,
   ]);
   note(`${mean.toFixed(1)} % right; a key: median ${median} ms, p95 ${p95} ms, p99 ${p99} ms`);
 };

@@ -3,7 +3,7 @@ import type { ControlKind, Limb, Words } from '../vocabulary/index.js';
 import { SMALL } from './sayings.js';
 import { fit } from './slips.js';
 import { mayBeBetween, type Span } from './spans.js';
-import type { Token } from './tokens.js';
+import type { Line } from './line.js';
 
 /** A hold as it was said; what was not said is null. */
 export type SaidHold = {
@@ -177,7 +177,7 @@ const held = (from: number, heard: Heard, words: Words): HoldSpan | undefined =>
  * each token. An underhook needs no target.
  */
 export const holdsAt = (
-  tokens: readonly Token[],
+  line: Line,
   from: number,
   targetsAt: (at: number) => readonly Span[],
   words: Words,
@@ -190,8 +190,9 @@ export const holdsAt = (
     if ((found.get(id)?.gain ?? Number.NEGATIVE_INFINITY) < span.gain) found.set(id, span);
   };
   const walk = (at: number, heard: Heard): void => {
-    const token = tokens[at];
-    if (!token || at - from >= MOST_TOKENS || (at > from && token.opens)) return;
+    if (at - from >= MOST_TOKENS) return;
+    const token = line.at(at);
+    if (!token || (at > from && token.opens)) return;
     const go = (more: Partial<Heard>, gain: number, to = at + 1, base = heard): void => {
       const sum = { gain: base.gain + gain, fits: base.fits + gain, told: base.told + 1 };
       const next: Heard = { ...base, ...more, ...sum, to };

@@ -5,7 +5,7 @@ import { buildLines, type Logged } from '../map/index.js';
 import { makePhrases, type Wanted } from '../testing/phrases.js';
 import { LOGGED, TOLD } from '../testing/workedExamples.js';
 import { PHRASES } from '../testing/workedPhrases.js';
-import { shippedWords, tokens } from '../vocabulary/index.js';
+import { Words, shippedWords, tokens } from '../vocabulary/index.js';
 import {
   changesSaid,
   partsSaid,
@@ -98,6 +98,26 @@ describe('reading a phrase', () => {
   ])('when a grip is said as "%s", it should be that hold', (text, holds) => {
     expect(said(`closed guard bottom, with ${text}, scissor sweep`).filter((t) => t.startsWith('grip: '))).toEqual(
       holds.map((h) => `grip: ${h}`),
+    );
+  });
+
+  test('when a line grows, is cut, or is changed in its middle, it should be read as if it were read for the first time', () => {
+    const lines = makePhrases(words, 31, 12).map((w) => w.text);
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...lines),
+        fc.constantFrom(...lines),
+        fc.array(fc.double({ min: 0, max: 1, noNaN: true }), { minLength: 3, maxLength: 3 }),
+        (line, other, [first, second, cut]) => {
+          const [a, b] = [first!, second!].map((share) => Math.round(share * line.length));
+          const before = other.slice(0, Math.round(cut! * other.length));
+          for (const text of [line.slice(0, a), line.slice(0, b), before + line.slice(a), line])
+            readPhrase(text, words);
+          const text = before + line.slice(b);
+          expect(readPhrase(text, words)).toEqual(readPhrase(text, new Words(words.all)));
+        },
+      ),
+      { numRuns: 40 },
     );
   });
 

@@ -1,6 +1,7 @@
 import { RESULTS, RESULT_WORDS, depthWord, type Result, type Subject } from '../attempts/index.js';
 import { ACTION_KINDS, tokens, type ActionKind, type Role, type Words } from '../vocabulary/index.js';
 import { holdsAt } from './holds.js';
+import { LineMemo, type Line } from './line.js';
 import { sayingsOf } from './sayings.js';
 import { fit } from './slips.js';
 import { spansAt, type Span } from './spans.js';
@@ -136,10 +137,10 @@ const fitListed = ({ text: typed, isWord }: Pick<Token, 'text' | 'isWord'>, word
 };
 
 /** How well tokens from `at` on say a text; 0 where they do not, and nothing is skipped. */
-const says = (typed: readonly Token[], at: number, text: readonly string[]): number => {
+const says = (line: Line, at: number, text: readonly string[]): number => {
   let least = 1;
   for (let i = 0; i < text.length; i++) {
-    const token = typed[at + i];
+    const token = line.at(at + i);
     if (!token || (i > 0 && token.opens)) return 0;
     const how = fitListed(token, text[i]!);
     if (how === 0) return 0;
@@ -148,9 +149,9 @@ const says = (typed: readonly Token[], at: number, text: readonly string[]): num
   return least;
 };
 
-const listed = (typed: readonly Token[], at: number, all: Saids): readonly Piece[] =>
+const listed = (line: Line, at: number, all: Saids): readonly Piece[] =>
   all.flatMap(({ tokens: text, said, gain }): Piece[] => {
-    const how = says(typed, at, text);
+    const how = says(line, at, text);
     return how
       ? [{ said, from: at, to: at + text.length, gain: how * text.length + (gain ?? -0.1), quality: how }]
       : [];
@@ -165,7 +166,7 @@ const holderOf = (family: string, roles: readonly Role[]): Role | undefined =>
   family.endsWith('guard') || family === 'turtle' ? roles.find((r) => r === 'bottom') : roles[0];
 
 const rolesAround = (
-  typed: readonly Token[],
+  line: Line,
   span: Span,
   words: Words,
 ): readonly { readonly role: Role | null; readonly from: number; readonly to: number; readonly gain: number }[] => {
@@ -178,20 +179,20 @@ const rolesAround = (
   for (const { tokens: text, role } of ROLES) {
     if (!isOpen && !word.roles.includes(role)) continue;
     const isPlain = text.length > 1 || !['with', 'in', 'even', 'under'].includes(text[0]!);
-    const after = says(typed, span.to, text);
+    const after = says(line, span.to, text);
     if (after && isPlain) found.push({ role, from: span.from, to: span.to + text.length, gain: after });
     const before = span.from - text.length;
     // what stands before must be of the same clause; *under mount*, *with the back* too
-    const gap = typed[span.from - 1]?.text === 'the' || typed[span.from - 1]?.text === 'of' ? 1 : 0;
-    if (before - gap >= 0 && !typed[span.from]!.opens) {
-      const fits = says(typed, before - gap, text);
+    const gap = line.at(span.from - 1)?.text === 'the' || line.at(span.from - 1)?.text === 'of' ? 1 : 0;
+    if (before - gap >= 0 && !line.at(span.from)!.opens) {
+      const fits = says(line, before - gap, text);
       if (fits && text[0] !== 'from')
         found.push({ role, from: before - gap, to: span.to, gain: fits * (isPlain ? 1 : 0.25) });
     }
   }
-  const owner = typed[span.from - 1]?.text ?? '';
+  const owner = line.at(span.from - 1)?.text ?? '';
   const holder = holderOf(word.family, word.roles);
-  if (holder && !typed[span.from]!.opens && word.roles.length > 1) {
+  if (holder && !line.at(span.from)!.opens && word.roles.length > 1) {
     const other = word.roles.find((r) => r !== holder && r !== 'even');
     if (MINE.has(owner)) found.push({ role: holder, from: span.from - 1, to: span.to, gain: 0.3 });
     // *his back* is the one that is held, *his guard* the one that holds
@@ -204,12 +205,12 @@ const rolesAround = (
 const TAPS = ['tap', 'taps', 'tapped', 'submitted', 'finished', 'won', 'wins', 'finish'];
 const LOSES = ['lost', 'caught', 'loses', 'tapped to'];
 
-const piecesOfSpan = (typed: readonly Token[], span: Span, words: Words): readonly Piece[] => {
+const piecesOfSpan = (line: Line, span: Span, words: Words): readonly Piece[] => {
   const plain = (said: Said): Piece => ({ said, from: span.from, to: span.to, gain: span.gain, quality: span.quality });
   const { kind, key } = span.named;
   switch (kind) {
     case 'position':
-      return rolesAround(typed, span, words).map(({ role, from, to, gain }) => ({
+      return rolesAround(line, span, words).map(({ role, from, to, gain }) => ({
         said: { is: 'place', place: { position: key, role } },
         from,
         to,
@@ -221,7 +222,7 @@ const piecesOfSpan = (typed: readonly Token[], span: Span, words: Words): readon
     case 'submission': {
       const ends = (texts: readonly string[], won: boolean): Piece[] =>
         texts.flatMap((text) => {
-          const how = says(typed, span.to, text.split(' '));
+          const how = says(line, span.to, text.split(' '));
           const said: Said = { is: 'submission', key, won, isEnd: true };
           return how ? [{ ...plain(said), to: span.to + text.split(' ').length, gain: span.gain + how + 0.15 }] : [];
         });
@@ -272,6 +273,20 @@ export const meantBetween = (typed: Token, words: Words): Token => {
   return { ...token, text: meant };
 };
 
+/** What was made of the line that was read last with some words: it is read again with every key. */
+const lines = new WeakMap<
+  Words,
+  { readonly spans: LineMemo<readonly Span[]>; readonly pieces: LineMemo<readonly Piece[]> }
+>();
+const lineOf = (words: Words) => {
+  const known = lines.get(words) ?? {
+    spans: new LineMemo<readonly Span[]>(),
+    pieces: new LineMemo<readonly Piece[]>(),
+  };
+  lines.set(words, known);
+  return known;
+};
+
 /** All that may stand in a text, by the token it begins with. */
 export const piecesOf = (
   typed: readonly Token[],
@@ -279,27 +294,33 @@ export const piecesOf = (
   context: PhraseContext,
 ): readonly (readonly Piece[])[] => {
   const sayings = sayingsOf(words);
-  const spans = typed.map((_, at) => spansAt(typed, at, sayings));
-  const targetsAt = (at: number): readonly Span[] => (spans[at] ?? []).filter((s) => s.named.kind === 'target');
-  const found = typed.map((): Piece[] => []);
-  typed.forEach((_, at) => {
-    const here = [
-      ...spans[at]!.flatMap((span) => piecesOfSpan(typed, span, words)),
-      ...holdsAt(typed, at, targetsAt, words).map(({ hold, from, to, gain, quality }): Piece => ({
+  const before = lineOf(words);
+  const spans = before.spans.next(typed, (at, line) => spansAt(line, at, sayings));
+  const pieces = before.pieces.next(typed, (at, line): readonly Piece[] => {
+    const targetsAt = (i: number): readonly Span[] => {
+      line.at(spans[i]?.furthest ?? i);
+      return (spans[i]?.value ?? []).filter((s) => s.named.kind === 'target');
+    };
+    line.at(spans[at]!.furthest);
+    return [
+      ...spans[at]!.value.flatMap((span) => piecesOfSpan(line, span, words)),
+      ...holdsAt(line, at, targetsAt, words).map(({ hold, from, to, gain, quality }): Piece => ({
         said: { is: 'hold', hold },
         from,
         to,
         gain,
         quality,
       })),
-      ...listed(typed, at, POINTERS),
-      ...listed(typed, at, RESULT_TEXTS),
-      ...listed(typed, at, BAIT_TEXTS),
-      ...listed(typed, at, RESET_TEXTS),
-      ...listed(typed, at, DEPTH_TEXTS),
-      ...whoAt(typed, at, context),
+      ...listed(line, at, POINTERS),
+      ...listed(line, at, RESULT_TEXTS),
+      ...listed(line, at, BAIT_TEXTS),
+      ...listed(line, at, RESET_TEXTS),
+      ...listed(line, at, DEPTH_TEXTS),
     ];
-    for (const piece of here) found[piece.from]!.push(piece);
+  });
+  const found = typed.map((): Piece[] => []);
+  typed.forEach((_, at) => {
+    for (const piece of [...pieces[at]!.value, ...whoAt(typed, at, context)]) found[piece.from]!.push(piece);
   });
   return found;
 };

@@ -4,7 +4,7 @@ import { placesFor, type Reading } from './placing.js';
 import { withRoles } from './roles.js';
 import { SMALL } from './sayings.js';
 import { tokenise, type Token } from './tokens.js';
-import type { NotUnderstood, PhraseContext, PhrasePart, PhraseReading, SaidFinish } from './types.js';
+import type { Meant, NotUnderstood, PhraseContext, PhrasePart, PhraseReading, SaidFinish } from './types.js';
 
 /** What is added to a piece's gain by where it stands, and taken off for each part and each token that stays open. */
 const PART = 0.45;
@@ -14,13 +14,22 @@ const BEAM = 16;
 /** Two readings are close if their scores are. */
 const CLOSE = 0.2;
 
-const pointed = (r: Reading, piece: Piece, to: Pointer): Reading => ({
-  ...r,
-  at: piece.to,
-  score: r.score + piece.gain * 0.3,
-  voice: to === 'they' ? 'they' : to === 'joint' ? r.voice : 'us',
-  pointer: to === 'joint' ? r.pointer : to === 'they' ? null : to,
-  before: r,
+/** A way to go on from a reading, which is made into one only where it stands high enough to be kept. */
+type Step = {
+  readonly before: Reading;
+  readonly change: Partial<Reading>;
+  readonly score: number;
+  readonly piece: Piece | null;
+  readonly meant: Meant | null;
+};
+
+const pointed = (before: Reading, piece: Piece, to: Pointer): Step => ({
+  before,
+  change: {
+    voice: to === 'they' ? 'they' : to === 'joint' ? before.voice : 'us',
+    pointer: to === 'joint' ? before.pointer : to === 'they' ? null : to,
+  },
+  score: before.score + piece.gain * 0.3,
   piece,
   meant: null,
 });
@@ -64,14 +73,16 @@ const standing = (r: Reading): string =>
     r.used.size,
   ].join(' ');
 
-const best = (all: readonly Reading[]): readonly Reading[] => {
+/** The best of the ways that lead to a token, one for each standing, as readings. */
+const best = (steps: readonly Step[], at: number): readonly Reading[] => {
   const kept = new Map<string, Reading>();
-  for (const r of all) {
-    const id = standing(r);
-    const other = kept.get(id);
-    if (!other || r.score > other.score) kept.set(id, r);
+  for (const { before, change, score, piece, meant } of [...steps].sort((a, b) => b.score - a.score)) {
+    const reading: Reading = { ...before, ...change, at, score, piece, meant, before };
+    const id = standing(reading);
+    if (!kept.has(id)) kept.set(id, reading);
+    if (kept.size === BEAM) break;
   }
-  return [...kept.values()].sort((a, b) => b.score - a.score).slice(0, BEAM);
+  return [...kept.values()];
 };
 
 /** A new clause: what they do may go on, what was pointed at is over. */
@@ -87,40 +98,35 @@ const opened = (r: Reading, token: Token): Reading => {
 
 const readings = (typed: readonly Token[], words: Words, context: PhraseContext): readonly Reading[] => {
   const pieces = piecesOf(typed, words, context);
-  const beams: Reading[][] = typed.map(() => []);
+  const beams: Step[][] = typed.map(() => []);
   beams.push([]);
-  beams[0]!.push(START);
   typed.forEach((token, at) => {
-    for (const read of best(beams[at]!)) {
+    for (const read of at === 0 ? [START] : best(beams[at]!, at)) {
       const r = opened(read, token);
       const isSmall = SMALL.has(token.text);
       beams[at + 1]!.push({
-        ...r,
-        at: at + 1,
-        score: r.score - (isSmall ? SMALL_OPEN : OPEN),
         before: r,
+        change: {},
+        score: r.score - (isSmall ? SMALL_OPEN : OPEN),
         piece: null,
         meant: null,
       });
       for (const piece of pieces[at]!) {
-        if (piece.said.is === 'pointer') beams[piece.to]!.push(pointed(r, piece, piece.said.to));
+        const { said } = piece;
+        if (said.is === 'pointer') beams[piece.to]!.push(pointed(r, piece, said.to));
         else
           for (const { score, change, meant } of placesFor(r, piece, words, context))
             beams[piece.to]!.push({
-              ...r,
-              pointer: null,
-              ...change,
-              at: piece.to,
-              score: r.score + piece.gain + score - PART,
-              last: piece.said.is,
               before: r,
+              change: { pointer: null, ...change, last: said.is },
+              score: r.score + piece.gain + score - PART,
               piece,
               meant,
             });
       }
     }
   });
-  return best(beams[typed.length]!);
+  return typed.length ? best(beams[typed.length]!, typed.length) : [START];
 };
 
 /** The steps of a reading, first to last. */

@@ -1,5 +1,5 @@
 import { tokens, type Words } from '../vocabulary/index.js';
-import { fitSpelled, spelled, type Spelled } from './slips.js';
+import { beginAlike, fitSpelled, spelled, type Spelled } from './slips.js';
 
 /** What a way of saying something names. */
 export type Named = {
@@ -90,10 +90,11 @@ export class Sayings {
       if (same !== undefined) found.set(same, 1);
     } else {
       const ready = spelled(typed);
-      this.vocabulary.forEach((word, id) => {
-        const how = fitSpelled(ready, word, same !== undefined);
+      for (let id = 0; id < this.vocabulary.length; id++) {
+        const word = this.vocabulary[id]!;
+        const how = beginAlike(ready, word) ? fitSpelled(ready, word, same !== undefined) : 0;
         if (how > 0) found.set(id, how);
-      });
+      }
     }
     if (this.fits.size > 5000) this.fits.clear();
     this.fits.set(typed, found);

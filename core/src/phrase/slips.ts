@@ -48,18 +48,57 @@ const LONGEST = 60;
 const BAND = 7;
 
 /** Letters as numbers, and what it costs to leave each out: less for a vowel that is not the first, and for the second of two. */
-type Letters = { readonly codes: Uint8Array; readonly leavingOut: Float64Array };
+type Letters = {
+  readonly codes: Uint8Array;
+  readonly leavingOut: Float64Array;
+  /** Which letters there are, one bit each (a–z, then all others together). */ readonly which: number;
+};
 const lettersOf = (text: string): Letters => {
   const codes = Uint8Array.from(text, codeOf);
   const leavingOut = Float64Array.from(codes, (code, j) =>
     j > 0 && code === codes[j - 1] ? COST.doubled : j > 0 && isVowelCode[code] ? COST.vowelLeftOut : COST.letterLeftOut,
   );
-  return { codes, leavingOut };
+  return { codes, leavingOut, which: codes.reduce((bits, code) => bits | bitOf(code), 0) };
+};
+
+const bitOf = (code: number): number => 1 << Math.min(code, 27);
+const VOWEL_BITS = [...VOWELS].reduce((bits, vowel) => bits | bitOf(codeOf(vowel)), 0);
+const countBits = (bits: number): number => {
+  let n = 0;
+  for (let left = bits; left; left &= left - 1) n++;
+  return n;
+};
+/** A letter that is not in the word was typed for another one, or is one too many: it costs so much at least, whatever else is typed. */
+const leastTyped = (typed: Letters, word: Letters): number =>
+  countBits(typed.which & ~word.which) * Math.min(COST.neighbour, COST.otherVowel);
+/** What it costs at least that letters of the word were not typed. */
+const leastLeftOut = (typed: Letters, word: Letters): number => {
+  const missing = word.which & ~typed.which;
+  return (
+    countBits(missing & ~VOWEL_BITS) * Math.min(COST.neighbour, COST.letterLeftOut) +
+    countBits(missing & VOWEL_BITS) * COST.vowelLeftOut
+  );
 };
 
 const table = [0, 1, 2].map(() => new Float64Array(LONGEST + 2));
 /** Of the last comparison: the cheapest row of slips to the whole word, and to a beginning of it of three letters or more. */
 const last = { whole: INFINITE, begun: INFINITE };
+
+/**
+ * The slips that lead from a word to what was typed at least cost: to all of it, and from a beginning of it of three letters or more; infinite where that is
+ * above its limit.
+ */
+const slips = (typed: Letters, word: Letters, limit: number, limitBegun: number): typeof last => {
+  const least = leastTyped(typed, word);
+  const isWhole = least <= limit && leastLeftOut(typed, word) <= limit;
+  const isBegun = least <= limitBegun;
+  last.whole = last.begun = INFINITE;
+  if (!isWhole && !isBegun) return last;
+  compare(typed, word, isWhole ? Math.max(limit, isBegun ? limitBegun : 0) : limitBegun);
+  if (last.whole > limit) last.whole = INFINITE;
+  if (last.begun > limitBegun) last.begun = INFINITE;
+  return last;
+};
 
 /**
  * Least cost of the slips that turn a word into what was typed; infinite above the limit. Weighted optimal string alignment in a band;
@@ -70,6 +109,8 @@ const compare = (typed: Letters, word: Letters, limit: number): typeof last => {
   last.whole = last.begun = INFINITE;
   if (n > LONGEST || m > LONGEST) return last;
   let [before, row, next] = table as [Float64Array, Float64Array, Float64Array];
+  /** Two letters swapped lead over a row: only two in turn that are too dear are the end. */
+  let wasOver = false;
   row[0] = 0;
   for (let j = 1; j <= m; j++) row[j] = row[j - 1]! + word.leavingOut[j - 1]!;
   for (let i = 1; i <= n; i++) {
@@ -95,7 +136,9 @@ const compare = (typed: Letters, word: Letters, limit: number): typeof last => {
       next[j] = best;
       if (best < least) least = best;
     }
-    if (least > limit) return last;
+    const isOver = least > limit;
+    if (isOver && wasOver) return last;
+    wasOver = isOver;
     [before, row, next] = [row, next, before];
   }
   for (let j = Math.min(3, m); j < m && j <= n + BAND; j++) if (row[j]! < last.begun) last.begun = row[j]!;
@@ -115,11 +158,28 @@ export type Spelled = {
   readonly stem: string;
   readonly letters: Letters;
   readonly stemLetters: Letters;
+  /** Begins with a sign or a digit: nothing else can be meant by it. */ readonly isOnlyItself: boolean;
+  /** Its first two letters. */ readonly first: number;
+  readonly second: number;
 };
 export const spelled = (text: string): Spelled => {
   const bare = stem(text);
   const letters = lettersOf(text);
-  return { text, stem: bare, letters, stemLetters: bare === text ? letters : lettersOf(bare) };
+  const stemLetters = bare === text ? letters : lettersOf(bare);
+  const [first, second] = [letters.codes[0] ?? 0, letters.codes[1] ?? 0];
+  return { text, stem: bare, letters, stemLetters, isOnlyItself: /^[#\d]/.test(text), first, second };
+};
+
+/** Words that are compared again and again. */
+const ready = new Map<string, Spelled>();
+const MOST_READY = 5000;
+const readied = (text: string): Spelled => {
+  const known = ready.get(text);
+  if (known) return known;
+  if (ready.size >= MOST_READY) ready.clear();
+  const made = spelled(text);
+  ready.set(text, made);
+  return made;
 };
 
 const BENT = 0.08;
@@ -127,14 +187,13 @@ const BEGUN = 0.35;
 const FITS_LESS = 0.24;
 const WORD_LESS = 0.3;
 
-/** Whether slips may lead from one to the other at all: about as long, and alike at the beginning. */
-const mayFit = (typed: Letters, word: Letters, limit: number): boolean => {
-  if (typed.codes.length - word.codes.length > limit / COST.doubled) return false;
-  const [t, w] = [typed.codes[0]!, word.codes[0]!];
+/** Whether slips may lead from a word to what was typed at all: they begin alike. */
+export const beginAlike = ({ first: t, second }: Spelled, word: Spelled): boolean => {
+  const w = word.first;
   return (
     t === w ||
-    t === word.codes[1] ||
-    typed.codes[1] === w ||
+    t === word.second ||
+    second === w ||
     isBeside[t * CODES + w] === 1 ||
     (isVowelCode[t] === 1 && isVowelCode[w] === 1)
   );
@@ -143,22 +202,25 @@ const mayFit = (typed: Letters, word: Letters, limit: number): boolean => {
 /**
  * How well a typed token fits a word: 1 the same, 0 not at all; between them less for every slip of the key (a vowel left out, a letter doubled, a
  * neighbouring key, two letters swapped, another letter), for another ending and for a beginning only. Words of one or two letters are taken only as
- * they are, and only where three letters stand a beginning is one. What `isWord` itself is no beginning, and less likely a slip, of another.
+ * they are, and only where three letters stand a beginning is one. Only of words that begin alike (`beginAlike`). What `isWord` itself is no beginning, and less likely a slip, of another.
  * @example fitSpelled(spelled('hlaf'), spelled('half'), false) // 0.856
  */
 export const fitSpelled = (typed: Spelled, word: Spelled, isWord: boolean): number => {
   if (typed.text === word.text) return 1;
-  if (typed.text.length < 2 || word.text.length < 3 || word.text[0] === '#' || /^\d/.test(typed.text)) return 0;
+  const [n, m] = [typed.letters.codes.length, word.letters.codes.length];
+  if (n < 2 || m < 3 || typed.isOnlyItself || word.isOnlyItself) return 0;
   if (typed.stem === word.stem) return 1 - BENT;
-  const limit = limitFor(word.text.length);
-  if (!mayFit(typed.letters, word.letters, limit)) return 0;
-  const { whole, begun } = compare(typed.letters, word.letters, limit);
-  const asWhole = whole <= limit ? whole : INFINITE;
-  const asBegun =
-    !isWord && typed.text.length >= 3 && begun <= limitFor(typed.text.length) / 2 ? begun + BEGUN : INFINITE;
+  const limit = limitFor(m);
+  if (n - m > limit / COST.doubled) return 0;
+  const limitBegun = isWord || n < 3 ? -1 : limitFor(n) / 2;
+  const { whole: asWhole, begun } = slips(typed.letters, word.letters, limit, limitBegun);
+  const asBegun = begun + BEGUN;
   const isBent = typed.stem !== typed.text || word.stem !== word.text;
-  const bent = isBent && typed.stem.length >= 3 ? compare(typed.stemLetters, word.stemLetters, limit).whole : INFINITE;
-  const asBent = bent <= limitFor(word.stem.length) ? bent + BENT / FITS_LESS : INFINITE;
+  const bent =
+    isBent && typed.stem.length >= 3
+      ? slips(typed.stemLetters, word.stemLetters, Math.min(limit, limitFor(word.stem.length)), -1).whole
+      : INFINITE;
+  const asBent = bent + BENT / FITS_LESS;
   const cost = Math.min(asWhole, asBegun, asBent);
   if (cost === INFINITE) return 0;
   const how = 1 - FITS_LESS * cost;
@@ -179,7 +241,8 @@ export const fit = (typed: string, word: string): number => {
   }
   const before = known.get(word);
   if (before !== undefined) return before;
-  const how = fitSpelled(spelled(typed), spelled(word), false);
+  const [one, other] = [readied(typed), readied(word)];
+  const how = beginAlike(one, other) ? fitSpelled(one, other, false) : 0;
   known.set(word, how);
   return how;
 };

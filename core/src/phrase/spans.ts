@@ -1,4 +1,4 @@
-import type { Token } from './tokens.js';
+import type { Line } from './line.js';
 import { SMALL, type Named, type Saying, type Sayings } from './sayings.js';
 
 /** Some tokens, [from, to), that may be a word. */
@@ -85,7 +85,7 @@ const START: Walk = { to: 0, gain: 0, covered: 0, fits: 0, told: 0, used: 0, las
  * What the tokens from `from` on may name: every way of saying of which at least half (by weight) stands there, in any order, with small words between
  * and slips of the key; two tokens may be one of it. For each word and end the best. O(sayings that hold the token · their length).
  */
-export const spansAt = (tokens: readonly Token[], from: number, sayings: Sayings): readonly Span[] => {
+export const spansAt = (line: Line, from: number, sayings: Sayings): readonly Span[] => {
   const best = new Map<string, Span>();
   const keep = (span: Span | undefined): void => {
     if (!span || span.gain <= 0) return;
@@ -93,16 +93,16 @@ export const spansAt = (tokens: readonly Token[], from: number, sayings: Sayings
     if ((best.get(id)?.gain ?? 0) < span.gain) best.set(id, span);
   };
   const fitsAt = (i: number, many: 1 | 2): ReadonlyMap<number, number> | undefined => {
-    const token = tokens[i];
+    const token = line.at(i);
     if (!token) return undefined;
     if (many === 1) return sayings.fitsOf(token.text);
-    const next = tokens[i + 1];
+    const next = line.at(i + 1);
     return next && !next.opens ? sayings.fitsOf(token.text + next.text) : undefined;
   };
   for (const many of [1, 2] as const) {
     const fits = fitsAt(from, many);
     if (!fits) continue;
-    const isSmall = many === 1 && SMALL.has(tokens[from]!.text);
+    const isSmall = many === 1 && SMALL.has(line.at(from)!.text);
     const seen = new Set<number>();
     for (const id of fits.keys())
       for (const at of sayings.holding[id]!) {
@@ -113,13 +113,15 @@ export const spansAt = (tokens: readonly Token[], from: number, sayings: Sayings
         if (!walk || (isSmall && walk.last !== 0)) continue;
         keep(spanOf(saying, from, walk));
         let passed = 0;
-        for (let i = from + many; i < tokens.length && passed <= 2;) {
-          const small = SMALL.has(tokens[i]!.text);
+        for (let i = from + many; passed <= 2;) {
+          const token = line.at(i);
+          if (!token) break;
+          const small = SMALL.has(token.text);
           const joined = fitsAt(i, 2);
           const next: Walk | undefined =
             taken(walk, saying, fitsAt(i, 1)!, i + 1, small) ?? (joined && taken(walk, saying, joined, i + 2, false));
           // a comma may stand inside of a name, not between words that only happen to be of it
-          if (tokens[i]!.opens && (!next || next.last !== walk.last + 1 || passed)) break;
+          if (token.opens && (!next || next.last !== walk.last + 1 || passed)) break;
           if (next) {
             walk = next;
             passed = 0;
@@ -128,7 +130,7 @@ export const spansAt = (tokens: readonly Token[], from: number, sayings: Sayings
           } else if (small) {
             passed++;
             i++;
-          } else if (walk.passed === 0 && mayBeBetween(tokens[i]!.text, sayings.isWord(tokens[i]!.text))) {
+          } else if (walk.passed === 0 && mayBeBetween(token.text, sayings.isWord(token.text))) {
             walk = { ...walk, passed: 1, gain: walk.gain - PASSED };
             i++;
           } else break;
