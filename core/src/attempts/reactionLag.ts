@@ -22,10 +22,16 @@ export const learnedLagMs = (observedMs: readonly number[]): number => {
   return Math.round(Math.min(MOST_LAG_MS, Math.max(0, median)));
 };
 
+/** Finds attempts by their ids; they are only gone through once somebody asks. */
+const among = (attempts: readonly Attempt[]): ((id: string) => Attempt | undefined) => {
+  let byId: ReadonlyMap<string, Attempt> | undefined;
+  return (id) => (byId ??= new Map(attempts.map((a) => [a.id, a]))).get(id);
+};
+
 /** Marks that wait: no attempt was told of them, or it is gone, and no place in which somebody was seen. */
 export const waitingMarks = (moments: readonly Moment[], attempts: readonly Attempt[]): readonly Moment[] => {
-  const told = new Set(attempts.map((a) => a.id));
-  return moments.filter((m) => m.state === null && (m.attemptId === null || !told.has(m.attemptId)));
+  const isTold = among(attempts);
+  return moments.filter((m) => m.state === null && (m.attemptId === null || !isTold(m.attemptId)));
 };
 
 /** A mark with a place: somebody was seen there, and nobody acted. */
@@ -52,12 +58,12 @@ export const observedLags = (
   accountId: string,
   msOf: (angleId: string, pts: number) => number,
 ): readonly number[] => {
-  const starts = new Map(attempts.map((a) => [a.id, a]));
+  const attemptOf = among(attempts);
   return moments
-    .filter((m) => m.accountId === accountId && m.speed > 0)
+    .filter((m) => m.accountId === accountId && m.speed > 0 && (m.settled || m.attemptId !== null))
     .sort((a, b) => (a.id < b.id ? -1 : 1))
     .flatMap((m): number[] => {
-      const told = m.attemptId === null ? undefined : starts.get(m.attemptId);
+      const told = m.attemptId === null ? undefined : attemptOf(m.attemptId);
       if (!told && !m.settled) return [];
       const endedMs = told ? msOf(told.angleId, told.start.pts) : msOf(m.angleId, m.at.pts);
       const ms = (msOf(m.angleId, m.pressed.pts) - endedMs) / m.speed;

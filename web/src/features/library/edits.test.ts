@@ -26,11 +26,16 @@ const say = (editId: string, changes: { action?: string; depth?: number }, id = 
 
 describe('what others changed', () => {
   test('when an edit of mine is on its way, the row that it is for should wait, and every other come at once', () => {
-    const changed = { attempts: [attempt('1'), attempt('2')], removed: ['c1', '1'] } as never;
+    const changed = {
+      attempts: [attempt('1', { version: 2 }), attempt('2', { depth: 3 })],
+      removed: ['c1', '1'],
+    } as never;
     const beside = besideOwn(changed, library, [say('e1', { depth: 2 }, '1')]);
     expect(beside.attempts?.map((a) => a.id)).toEqual(['2']);
     expect(beside.removed).toEqual(['c1']);
     expect(besideOwn(changed, library, []).attempts).toHaveLength(2);
+    // what is here as it is stays: nothing is drawn for it
+    expect(besideOwn({ attempts: library.attempts }, library, []).attempts).toEqual([]);
   });
 
   test('when a row has gone on here meanwhile, an older one should not come back over it', () => {

@@ -3,6 +3,7 @@ import { wordsOf, type Library, type Words } from '@odograph/core';
 import { withPending, type PendingEdit } from './edits.js';
 import type { editsSlice, RefusedEdit, SendStatus } from './edits.slice.js';
 import { libraryApi } from './library.api.js';
+import { isSameRows } from './merge.js';
 import type { serverApi } from './server.api.js';
 
 export type LibraryState = {
@@ -33,8 +34,14 @@ export const selectPending = (state: LibraryState): readonly PendingEdit[] => st
 export const selectStatus = (state: LibraryState): SendStatus => state.edits.status;
 export const selectRefused = (state: LibraryState): RefusedEdit | null => state.edits.refused;
 
+/** Its rows: the same library for as long as they are the same. */
+const selectRows = createSelector([selectServerLibrary], (library) => library, {
+  memoizeOptions: { resultEqualityCheck: isSameRows },
+  devModeChecks: { identityFunctionCheck: 'never' },
+});
+
 /** The library as this person sees it, edits on their way included. */
-export const selectLibrary = createSelector([selectServerLibrary, selectPending], (library, pending): Library =>
+export const selectLibrary = createSelector([selectRows, selectPending], (library, pending): Library =>
   library ? withPending(library, pending) : EMPTY,
 );
 

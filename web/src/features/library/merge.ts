@@ -9,13 +9,28 @@ type Kept = { readonly id: string };
 /** Rows with others laid over them by id, in the order of their ids. */
 export const upsert = <T extends Kept>(rows: readonly T[], changed: readonly T[]): readonly T[] => {
   if (!changed.length) return rows;
+  if (changed.length <= FEW) return changed.reduce(withRow, rows);
   const byId = new Map(rows.map((row) => [row.id, row]));
   for (const row of changed) byId.set(row.id, row);
   return [...byId.values()].sort((a, b) => (a.id < b.id ? -1 : 1));
 };
 
+/** So many rows are each put where they belong; more are sorted together. */
+const FEW = 4;
+const withRow = <T extends Kept>(rows: readonly T[], row: T): readonly T[] => {
+  const at = rows.findIndex(({ id }) => id >= row.id);
+  return at === -1 ? [...rows, row] : rows.toSpliced(at, rows[at]!.id === row.id ? 1 : 0, row);
+};
+
 const without = <T extends Kept>(rows: readonly T[], gone: ReadonlySet<string>): readonly T[] =>
-  rows.some((row) => gone.has(row.id)) ? rows.filter((row) => !gone.has(row.id)) : rows;
+  gone.size > 0 && rows.some((row) => gone.has(row.id)) ? rows.filter((row) => !gone.has(row.id)) : rows;
+
+/** Whether two libraries hold the same rows, whatever version the server says they are. */
+export const isSameRows = (a: VersionedLibrary | undefined, b: VersionedLibrary | undefined): boolean => {
+  if (!a || !b || a === b) return a === b;
+  const keys = Object.keys({ ...a, ...b }) as (keyof VersionedLibrary)[];
+  return keys.every((key) => key === 'version' || a[key] === b[key]);
+};
 
 /** The library with what an edit touched as it is now; the rows it removed are gone. */
 export const mergeChanged = (library: Library, changed: Changed): Library => {

@@ -8,18 +8,23 @@ import { libraryApi } from './library.api.js';
 import { selectPending, selectServerLibrary, type LibraryState } from './library.selectors.js';
 import { mergeChanged, type VersionedLibrary } from './merge.js';
 
+const isAlike = (a: object, b: object): boolean => JSON.stringify(a) === JSON.stringify(b);
+
 type Row = { readonly id: string; readonly version?: number };
 
 /**
- * What others changed, as far as it is news: rows that are here in a later version stay (what one changed oneself meanwhile is known already), and so do rows that edits of
+ * What others changed, as far as it is news: rows that are here in a later version, or as they are, stay (what one changed oneself is known already), and so do rows that edits of
  * one's own are on their way for: against those the edit is held by the server, and where both have changed the same field, both values are put before whoever came later.
  */
 export const besideOwn = (changed: Changed, library: Library, pending: readonly PendingEdit[]): Changed => {
   const mine = new Set(pending.flatMap((edit) => ('id' in edit ? [edit.id] : [])));
   const news = <T extends Row>(rows: readonly T[] | undefined, here: readonly T[]): readonly T[] => {
     if (!rows?.length) return [];
-    const versions = new Map(here.map((row) => [row.id, row.version ?? 0]));
-    return rows.filter((row) => !mine.has(row.id) && (row.version ?? 0) >= (versions.get(row.id) ?? 0));
+    const known = new Map(here.map((row) => [row.id, row]));
+    return rows.filter((row) => {
+      const own = known.get(row.id);
+      return !mine.has(row.id) && (!own || ((row.version ?? 0) >= (own.version ?? 0) && !isAlike(row, own)));
+    });
   };
   return {
     ...changed,
