@@ -244,6 +244,7 @@ export const seededLibrary = (size: SizeName, seed: number, files: readonly Seed
         isCut: false,
         wanted: null,
         errors: [],
+        answers: [],
         doubts: [],
         start: at(from),
         commit: at(Math.min(to - 1, from + 3)),

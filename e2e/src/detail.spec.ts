@@ -189,6 +189,19 @@ test('when a link is cut and one is set by hand, the line should show it; what a
   expect((await inHand(page, running.url)).attempt.isCut).toBe(true);
   await page.keyboard.press('9');
   await expect(chain).toContainText('Right after the one at');
+  // what it answers besides, whatever footage that was met in, is said by hand
+  await page.getByRole('textbox', { name: 'Note' }).focus();
+  const answers = page.getByRole('combobox', { name: 'Answers' });
+  await answers.fill('post a hand');
+  await expect(page.getByRole('option').first()).toContainText('post a hand, against');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: /Take back: post a hand, against/ })).toContainText(
+    '(starts elsewhere)',
+  );
+  expect((await inHand(page, running.url)).attempt.answers).toMatchObject([{ reaction: 'posts' }]);
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Control+z');
+  await expect.poll(async () => (await inHand(page, running.url)).attempt.answers).toEqual([]);
   // the first follows nothing; nothing can be set before it
   await page.keyboard.press('n');
   await page.keyboard.press('Home');

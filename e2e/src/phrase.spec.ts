@@ -1,6 +1,8 @@
 import { mirrorControl } from '@odograph/core';
 import { expect, libraryOf, openBench, saved, settled, signIn, test, type Page } from './support/test.js';
 
+test.use({ product: 'phrase' });
+
 /** Marks a clip at the end of the footage, where nothing is said yet. */
 const markClip = async (page: Page): Promise<void> => {
   await page.keyboard.press('End');

@@ -1,7 +1,17 @@
 import { describe, expect, test } from '@jest/globals';
 import { LOGGED, attemptOf } from '../testing/workedExamples.js';
 import { shippedWords } from '../vocabulary/index.js';
-import { answersIn, lineReaction, linkAttempts, type Attempt, type Timed } from './index.js';
+import {
+  answersIn,
+  lineReaction,
+  linkAttempts,
+  meetingsIn,
+  metKey,
+  metText,
+  startsElsewhere,
+  type Attempt,
+  type Timed,
+} from './index.js';
 
 const words = shippedWords();
 const timed = (attempt: Attempt): Timed => ({
@@ -81,5 +91,23 @@ describe('answers', () => {
     expect(lineReaction({ reactions: [met('x', true), met('y', false)] })?.id).toBe('x');
     expect(lineReaction({ reactions: [met('x', false), met('y', false)] })?.id).toBe('y');
     expect(lineReaction({ reactions: [] })).toBeUndefined();
+  });
+
+  test('when answers are said by hand, what was met should be counted, and one that starts elsewhere than it left anybody be told', () => {
+    const all = live('F4').concat(live('F2'));
+    const meetings = meetingsIn(all, words);
+    const posts = meetings.find((m) => metKey(m.met) === 'closed-guard/bottom hip-bump posts')!;
+    expect(posts).toMatchObject({ times: 1, leftIn: new Set(['closed-guard/bottom']) });
+    expect(metText(posts.met, words)).toBe('post a hand, against hip-bump sweep from closed guard, bottom');
+    const starts = (position: string, role: 'top' | 'bottom') =>
+      startsElsewhere({ state: { position, role } }, posts, words);
+    expect([starts('closed-guard', 'bottom'), starts('mount', 'top')]).toEqual([false, true]);
+    expect(startsElsewhere({ state: null }, posts, words)).toBe(false);
+    // every reaction that is no attack, of every attempt whose place and entry are said, once
+    const told = all.flatMap((a) => (a.state && a.action !== null ? a.reactions.filter((r) => !r.isAction) : []));
+    expect(meetings.reduce((n, m) => n + m.times, 0)).toBe(told.length);
+    expect(meetings.map((m) => m.times)).toEqual([...meetings.map((m) => m.times)].sort((a, b) => b - a));
+    const twice = meetingsIn([...all, ...all], words);
+    expect(twice.map((m) => m.times)).toEqual(meetings.map((m) => 2 * m.times));
   });
 });

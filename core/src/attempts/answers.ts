@@ -1,7 +1,8 @@
 import { linkAttempts, type Link, type Timed } from './chains.js';
-import { flipPlace, stateId, type PlaceId } from './places.js';
+import { finishId, flipPlace, foldPlace, placeName, stateId, type PlaceId } from './places.js';
+import { finishOf } from './standing.js';
 import type { Words } from '../vocabulary/index.js';
-import type { Attempt, ReactionUse } from './types.js';
+import type { Attempt, Met, ReactionUse } from './types.js';
 
 /** What an attempt answers: what the other side did against an action from a place (as whoever answers sees it), or, where `reaction` is null, the other side's action itself. */
 export type Answer = {
@@ -55,3 +56,39 @@ export const answersIn = (
     return [{ ...base, from: flipPlace(stateId(p.attempt.state)), reaction: null }, ...stood];
   });
 };
+
+export const metKey = ({ from, action, reaction }: Met): string => `${stateId(from)} ${action} ${reaction}`;
+export const isSameMet = (a: Met, b: Met): boolean => metKey(a) === metKey(b);
+
+/** As it is said: what they did, and against what. */
+export const metText = ({ from, action, reaction }: Met, words: Words): string =>
+  `${words.name('reaction', reaction)}, against ${words.name('action', action)} from ${placeName(stateId(from), words)}`;
+
+/** What was met in some attempts: how often, and where whoever met it was left then, as they see it (parents for children). */
+export type Meeting = { readonly met: Met; readonly times: number; readonly leftIn: ReadonlySet<PlaceId> };
+
+/** Everything that was met, what was met most often first; ties by `metKey`. Reactions that are attacks are told as attempts, and answered as such. O(reactions). */
+export const meetingsIn = (attempts: readonly Attempt[], words: Words): readonly Meeting[] => {
+  const found = new Map<string, { readonly met: Met; times: number; readonly leftIn: Set<PlaceId> }>();
+  for (const attempt of attempts) {
+    const { state, action } = attempt;
+    if (!state || action === null) continue;
+    const end = finishOf(attempt, words)?.finish;
+    for (const { what, isAction } of attempt.reactions) {
+      if (isAction) continue;
+      const met = { from: state, action, reaction: what };
+      const meeting = found.get(metKey(met)) ?? { met, times: 0, leftIn: new Set<PlaceId>() };
+      meeting.times++;
+      if (end) meeting.leftIn.add(foldPlace(finishId(end), words));
+      found.set(metKey(met), meeting);
+    }
+  }
+  return [...found.values()].sort((a, b) => b.times - a.times || (metKey(a.met) < metKey(b.met) ? -1 : 1));
+};
+
+/** Whether an attempt that is said to answer something starts elsewhere than that ever left anybody; not known where either is not said. */
+export const startsElsewhere = (
+  { state }: Pick<Attempt, 'state'>,
+  { leftIn }: Pick<Meeting, 'leftIn'>,
+  words: Words,
+): boolean => state !== null && leftIn.size > 0 && !leftIn.has(foldPlace(stateId(state), words));

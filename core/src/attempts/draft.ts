@@ -26,5 +26,6 @@ export const draftAttempt = (
   reactions: [],
   reasons: [],
   errors: [],
+  answers: [],
   doubts: [],
 });

@@ -65,7 +65,17 @@ export {
   type MsSpan,
 } from './spans.js';
 export { AGAIN, repeated, sameTry, type Again } from './again.js';
-export { answersIn, lineReaction, type Answer } from './answers.js';
+export {
+  answersIn,
+  isSameMet,
+  lineReaction,
+  meetingsIn,
+  metKey,
+  metText,
+  startsElsewhere,
+  type Answer,
+  type Meeting,
+} from './answers.js';
 export { doubtQueue, settled, type DoubtCase, type DoubtGroup, type Settling } from './doubts.js';
 export { handedOver, isHeldAt, limbsOn } from './heldNow.js';
 export { contradictionsIn, mirrorContradiction, sidesAgainst, type Contradiction } from './contradictions.js';

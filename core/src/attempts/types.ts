@@ -82,6 +82,11 @@ export type ErrorUse = {
   readonly until: Instant | null;
 };
 
+/** What somebody was met with: what they did, from where, and what the other side did against it. */
+export type Met = { readonly from: State; readonly action: string; readonly reaction: string };
+/** Said by hand: what an attempt is an answer to, in whatever footage that was met. */
+export type AnswerUse = Met & { readonly id: string };
+
 /** Parts of an attempt of which one may be unsure. */
 export const DOUBT_FIELDS = ['state', 'controls', 'action', 'reactions', 'finish', 'result', 'reasons'] as const;
 export type DoubtField = (typeof DOUBT_FIELDS)[number];
@@ -124,6 +129,7 @@ export type Attempt = {
   readonly reactions: readonly ReactionUse[];
   readonly reasons: readonly ReasonUse[];
   readonly errors: readonly ErrorUse[];
+  readonly answers: readonly AnswerUse[];
   /** At most one for each part. */ readonly doubts: readonly Doubt[];
 };
 

@@ -13,6 +13,7 @@ import {
   type Control,
   type DetailLoop,
   type Doubt,
+  type AnswerUse,
   type ErrorUse,
   type Finish,
   type Instant,
@@ -90,6 +91,12 @@ const error = Joi.object<ErrorUse, true>({
   what: key().allow(null).required(),
   until: instant.allow(null).required(),
 });
+const answer = Joi.object<AnswerUse, true>({
+  id: id().required(),
+  from: state.required(),
+  action: key().required(),
+  reaction: key().required(),
+});
 const doubt = Joi.object<Doubt, true>({
   field: Joi.string()
     .valid(...DOUBT_FIELDS)
@@ -122,6 +129,7 @@ export type AttemptFields = Pick<
   | 'isCut'
   | 'wanted'
   | 'errors'
+  | 'answers'
   | 'doubts'
 > & { readonly startFrame: number; readonly commitFrame: number | null; readonly endFrame: number };
 
@@ -153,6 +161,7 @@ const attemptFields = {
   isCut: Joi.boolean(),
   wanted: key().allow(null),
   errors: Joi.array<readonly ErrorUse[]>().items(error).max(LIST_LIMIT),
+  answers: Joi.array<readonly AnswerUse[]>().items(answer).max(LIST_LIMIT),
   doubts: Joi.array<readonly Doubt[]>().items(doubt).unique('field'),
 };
 

@@ -42,6 +42,7 @@ export const libraryFile = Joi.object<Library>({
     controls: Joi.array().required(),
     reactions: Joi.array().required(),
     errors: Joi.array().default([]),
+    answers: Joi.array().default([]),
     doubts: Joi.array().default([]),
     followsId: Joi.string().allow(null).default(null),
     isCut: Joi.boolean().default(false),

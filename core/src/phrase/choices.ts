@@ -5,10 +5,14 @@ import {
   depthWord,
   finishId,
   isAimedAt,
+  metText,
   placeFamily,
   placeName,
+  startsElsewhere,
   stateId,
   type Finish,
+  type Meeting,
+  type Met,
   type PlaceId,
   type Result,
   type State,
@@ -120,6 +124,14 @@ export const answerChoices = (
     bonus: UNLIKELY,
   })),
 ];
+
+/** What the attempt in hand may be an answer to: what was met, first what left people where it starts. */
+export const metChoices = (words: Words, meetings: readonly Meeting[], state: State | null): readonly Sayable<Met>[] =>
+  meetings.map((meeting) => ({
+    value: meeting.met,
+    texts: [metText(meeting.met, words)],
+    bonus: state && !startsElsewhere({ state }, meeting, words) ? LIKELY : 0,
+  }));
 
 export const reasonChoices = (words: Words): readonly Sayable<string>[] =>
   words.of('reason').map((r) => ({ value: r.key, texts: [r.name, ...r.aliases] }));

@@ -3,6 +3,7 @@ export {
   depthChoices,
   entryChoices,
   finishChoices,
+  metChoices,
   placeChoices,
   reactionChoices,
   reasonChoices,

@@ -3,11 +3,13 @@ import {
   controlKey,
   finishId,
   finishOf,
+  meetingsIn,
   mirrorControl,
   stateId,
   type Attempt,
   type Control,
   type Finish,
+  type Meeting,
   type State,
 } from '../attempts/index.js';
 import type { Words } from '../vocabulary/index.js';
@@ -49,7 +51,12 @@ export class Usual {
   private readonly counts = new Counts();
   private readonly holdsByText = new Map<string, Omit<Control, 'id'>>();
 
-  constructor(attempts: readonly Attempt[], words: Words) {
+  private met: readonly Meeting[] | undefined;
+
+  constructor(
+    private readonly attempts: readonly Attempt[],
+    private readonly words: Words,
+  ) {
     for (const attempt of attempts) this.count(attempt, words);
   }
 
@@ -78,6 +85,11 @@ export class Usual {
     if (!end) return;
     this.counts.add(`finish ${attempt.action}`, finishId(end.finish));
     if (place) this.counts.add(`finish ${place} ${attempt.action}`, finishId(end.finish));
+  }
+
+  /** What was met in the library (`meetingsIn`). */
+  get meetings(): readonly Meeting[] {
+    return (this.met ??= meetingsIn(this.attempts, this.words));
   }
 
   place(state: State): number {

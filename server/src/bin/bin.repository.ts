@@ -123,14 +123,15 @@ export class BinRepository {
   ): Promise<Pick<References, 'attempts' | 'routes'>> {
     const list = (table: string, condition: string): string =>
       `EXISTS (SELECT 1 FROM ${table} b WHERE b.academy_id = a.academy_id AND b.attempt_id = a.id AND b.deleted_at IS NULL AND ${condition})`;
+    const within = (column: string, path: string): string =>
+      `JSON_CONTAINS(JSON_EXTRACT(a.${column}, '$[*].${path}'), JSON_QUOTE(:id))`;
     const says: Record<string, string> = {
-      position:
-        "a.state_position = :id OR a.restart_position = :id OR (a.finish_kind = 'state' AND a.finish_key = :id)",
-      action: `a.action = :id OR ${list('attempt_reactions', 'b.is_action AND b.what = :id')}`,
+      position: `a.state_position = :id OR a.restart_position = :id OR (a.finish_kind = 'state' AND a.finish_key = :id) OR ${within('answers', 'from.position')}`,
+      action: `a.action = :id OR ${within('answers', 'action')} OR ${list('attempt_reactions', 'b.is_action AND b.what = :id')}`,
       target: list('controls', 'b.target = :id'),
       submission: "a.finish_kind = 'submission' AND a.finish_key = :id",
-      reaction: `a.wanted = :id OR ${list('attempt_reactions', 'NOT b.is_action AND b.what = :id')}`,
-      reason: `JSON_CONTAINS(JSON_EXTRACT(a.errors, '$[*].what'), JSON_QUOTE(:id)) OR ${list('attempt_reasons', 'b.reason = :id')}`,
+      reaction: `a.wanted = :id OR ${within('answers', 'reaction')} OR ${list('attempt_reactions', 'NOT b.is_action AND b.what = :id')}`,
+      reason: `${within('errors', 'what')} OR ${list('attempt_reasons', 'b.reason = :id')}`,
     };
     const attempts = await this.count(
       `SELECT COUNT(*) AS n FROM attempts a WHERE a.academy_id = :academy AND a.deleted_at IS NULL AND (${says[kind]!})`,

@@ -129,6 +129,7 @@ export class ClipsService {
         intent: 'own',
         isCut: false,
         errors: [],
+        answers: [],
         doubts: [],
         ...scalarRow({ ...timed, startFrame, endFrame }, times),
         footageId: angle.footageId,

@@ -48,6 +48,24 @@ describe('what is said of an attempt in detail', () => {
     expect((await attemptNow(attempt.id)).errors).toEqual([]);
   });
 
+  test('when an attempt is said to answer what was met elsewhere, that should be kept and undone, and refused by name where a word is not known', async () => {
+    const { attempt } = await made();
+    const answer = {
+      ...{ id: newId(), from: { position: 'closed-guard', role: 'bottom' } },
+      ...{ action: 'hip-bump', reaction: 'posts' },
+    };
+    await change('attempts', attempt.id, { answers: [answer] });
+    expect(await attemptNow(attempt.id)).toMatchObject({ answers: [answer] });
+    const wrong = { ...answer, from: { position: 'closed-guard', role: 'attacker' }, reaction: 'no-such-word' };
+    expect(fieldsOf((await change('attempts', attempt.id, { answers: [wrong] }, 2)).body)).toEqual([
+      'changes.answers.0.from.role',
+      'changes.answers.0.reaction',
+    ]);
+    expect((await change('attempts', attempt.id, { answers: [{ id: newId() }] }, 2)).status).toBe(400);
+    await coach.ask('POST', '/api/undo', { editId: newId() });
+    expect((await attemptNow(attempt.id)).answers).toEqual([]);
+  });
+
   test('when words are not of this academy, a part has two doubts, or an instant lies outside, each should be refused by name', async () => {
     const { attempt } = await made();
     const error = { id: newId(), by: 'subject', cause: 'brought about', what: 'no-such-word', until: null };

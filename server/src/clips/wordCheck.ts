@@ -34,5 +34,10 @@ export const checkWords = (fields: Partial<AttemptFields>, words: Words, prefix:
   fields.errors?.forEach((e, i) =>
     need(`errors.${i}.what`, e.what === null || words.get('reason', e.what) !== undefined),
   );
+  fields.answers?.forEach(({ from, action, reaction }, i) => {
+    needState(`answers.${i}.from`, from);
+    need(`answers.${i}.action`, words.action(action) !== undefined);
+    need(`answers.${i}.reaction`, words.get('reaction', reaction) !== undefined);
+  });
   if (wrong.length) throw new Refused({ code: 'invalid', facts: { fields: wrong } });
 };

@@ -109,6 +109,7 @@ export const ENTITIES = {
       isCut: flag,
       wanted: text,
       errors: { type: DataTypes.JSON },
+      answers: { type: DataTypes.JSON },
       doubts: { type: DataTypes.JSON },
       startFrame: int,
       startPts: num,

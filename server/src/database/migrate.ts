@@ -6,8 +6,9 @@ import * as peopleWordsRoutes from './migrations/0002-people-words-routes.js';
 import * as jobsUploads from './migrations/0003-jobs-uploads.js';
 import * as marksReach from './migrations/0004-marks-reach.js';
 import * as detail from './migrations/0005-detail.js';
+import * as answers from './migrations/0006-answers.js';
 
-const MIGRATIONS = [first, peopleWordsRoutes, jobsUploads, marksReach, detail] as const;
+const MIGRATIONS = [first, peopleWordsRoutes, jobsUploads, marksReach, detail, answers] as const;
 
 /** All migrations, in order; numbered, reversible. */
 export const migrator = (sequelize: Sequelize): Umzug<ReturnType<Sequelize['getQueryInterface']>> =>

@@ -217,6 +217,7 @@ export const SAID_AS_IS = [
   'isCut',
   'wanted',
   'errors',
+  'answers',
   'doubts',
 ] as const satisfies readonly (keyof Attempt)[];
 

@@ -1,5 +1,14 @@
 import { Box } from '@chakra-ui/react';
-import { depthWord, isNearFinish, placeName, stateId, withReason, withoutReason } from '@odograph/core';
+import {
+  depthWord,
+  isNearFinish,
+  isSameMet,
+  metText,
+  placeName,
+  stateId,
+  withReason,
+  withoutReason,
+} from '@odograph/core';
 import { v7 as newId } from 'uuid';
 import { DepthLadder, WordField } from '../../design/index.js';
 import { ERROR_TEXT as E, TAIL_TEXT as T } from './bench.text.js';
@@ -86,7 +95,7 @@ export const HowFar = ({ saying }: { readonly saying: Saying }): React.JSX.Eleme
   );
 };
 
-/** What is mostly left open, behind the note: whose mistakes were in it, whether it was meant, and on which side. */
+/** What is mostly left open, behind the note: whose mistakes were in it, whether it was meant, on which side, and what it answers beside what is found. */
 export const MoreOfIt = ({ saying }: { readonly saying: Saying }): React.JSX.Element | null => {
   const { attempt, words, find, change, next } = saying;
   const lead = attempt.state && words.position(attempt.state.position)?.lead;
@@ -148,6 +157,22 @@ export const MoreOfIt = ({ saying }: { readonly saying: Saying }): React.JSX.Ele
           />
         </>
       )}
+      <Soft>; answers: </Soft>
+      <SeveralField
+        label="Answers"
+        placeholder={attempt.answers.length ? '+ answer' : 'as found'}
+        said={attempt.answers.map((a) => ({
+          key: a.id,
+          text: `${metText(a, words)}${find.isElsewhere(a) ? T.elsewhere : ''}`,
+        }))}
+        joint=" and "
+        find={find.met}
+        onAdd={(met) =>
+          change({ answers: [...attempt.answers.filter((a) => !isSameMet(a, met)), { ...met, id: newId() }] })
+        }
+        onRemove={(id) => change({ answers: attempt.answers.filter((a) => a.id !== id) })}
+        onNext={next}
+      />
     </>
   );
 };

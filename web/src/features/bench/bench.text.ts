@@ -116,6 +116,7 @@ export const ERROR_TEXT = {
 
 export const TAIL_TEXT = {
   near: 'near finish',
+  elsewhere: ' (starts elsewhere)',
   mainly: ' (mainly)',
   lead: (isOwn: boolean, limb: string): string => `${isOwn ? 'own' : 'their'} ${limb}:`,
 } as const;

@@ -25,6 +25,7 @@ type Said = Pick<
   | 'reactions'
   | 'reasons'
   | 'errors'
+  | 'answers'
   | 'doubts'
 >;
 export type SayChange = (changes: Partial<Said>) => void;

@@ -6,6 +6,8 @@ import {
   finishChoices,
   finishId,
   holdFinder,
+  isSameMet,
+  metChoices,
   placeChoices,
   placeName,
   proposedFinish,
@@ -14,11 +16,13 @@ import {
   reasonChoices,
   resultChoices,
   sayControl,
+  startsElsewhere,
   stateId,
   readPlace,
   type Control,
   type ErrorUse,
   type Finish,
+  type Met,
   type PlaceId,
   type Result,
   type Sayable,
@@ -75,6 +79,9 @@ export type Finders = {
   readonly depth: Find<number>;
   readonly reason: Find<string>;
   readonly mistake: Find<Mistake>;
+  readonly met: Find<Met>;
+  /** Whether the attempt starts elsewhere than what it is said to answer ever left anybody. */
+  readonly isElsewhere: (met: Met) => boolean;
   readonly lead: Find<Side>;
   readonly intent: Find<'own' | 'bait'>;
 };
@@ -124,6 +131,11 @@ export const useFinders = (
       depth: among(does ? depthChoices(does) : []),
       reason: among(reasonChoices(words)),
       mistake: lazily(() => among(mistakeChoices(words))),
+      met: lazily(() => among(metChoices(words, usual().meetings, state))),
+      isElsewhere: (met) => {
+        const meeting = usual().meetings.find((m) => isSameMet(m.met, met));
+        return meeting !== undefined && startsElsewhere({ state }, meeting, words);
+      },
       lead: among(SIDES),
       intent: among(INTENTS),
     }),

@@ -20,6 +20,7 @@ const FIELDS: Record<string, string> = {
   loops: 'loops',
   wanted: 'wanted reaction',
   errors: 'mistakes',
+  answers: 'what it answers',
   doubts: 'doubts',
   followsId: 'what it follows',
   isCut: 'cut from what came before',

@@ -1,9 +1,11 @@
 import {
   RESULT_WORDS,
   finishId,
+  metText,
   placeName,
   sayControl,
   stateId,
+  type AnswerUse,
   type Control,
   type DetailLoop,
   type Doubt,
@@ -33,6 +35,7 @@ const TELLERS: Readonly<Record<string, (value: never, words: Words) => string>> 
   wanted: (value: string, words) => words.name('reaction', value),
   errors: (value: readonly ErrorUse[], words) =>
     list(value.map((e) => `${e.what === null ? 'a mistake' : words.name('reason', e.what)}, ${e.cause}`)),
+  answers: (value: readonly AnswerUse[], words) => list(value.map((a) => metText(a, words))),
   doubts: (value: readonly Doubt[]) => list(value.map((d) => `${d.field} ${d.kind}`)),
   keyMoments: (value: readonly KeyMoment[]) => list(value.map((m) => `${m.name} at frame ${m.at.frame}`)),
   loops: (value: readonly DetailLoop[]) => list(value.map((l) => `frames ${l.in.frame} to ${l.out.frame}`)),
