@@ -5,7 +5,7 @@ export default defineConfig({
   outputDir: '../test-results',
   globalSetup: './src/support/prepared.ts',
   // each worker starts a product of its own; what they wait for is mostly the next picture of the screen
-  workers: 2,
+  workers: 3,
   timeout: 120_000,
   expect: { timeout: 10_000 },
   reporter: 'list',
