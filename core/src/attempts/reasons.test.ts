@@ -12,13 +12,18 @@ describe('reasons', () => {
           if (isSaid) reasons = withReason(reasons, `reason ${n}`, `id ${reasons.length} ${Math.random()}`);
           else if (of) reasons = withoutReason(reasons, of.id);
           expect(reasons.filter((r) => r.main)).toHaveLength(Math.min(1, reasons.length));
+          expect(new Set(reasons.map((r) => r.reason)).size).toBe(reasons.length);
         }
       }),
     );
   });
 
-  test('when a contributing reason is taken back, the main one should stay', () => {
+  test('when a contributing reason is taken back, the main one should stay; when it is said again, it should be the main one', () => {
     const both = withReason(withReason([], 'late', 'a'), 'grip lost', 'b');
+    expect(withReason(both, 'grip lost', 'c').map((r) => [r.id, r.main])).toEqual([
+      ['a', false],
+      ['b', true],
+    ]);
     expect(withoutReason(both, 'b')).toEqual([{ id: 'a', reason: 'late', main: true }]);
     expect(withoutReason(both, 'a')).toEqual([{ id: 'b', reason: 'grip lost', main: true }]);
   });

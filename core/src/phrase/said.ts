@@ -8,6 +8,7 @@ import {
   proposedResult,
   sayControl,
   stateId,
+  withReason,
   type Attempt,
   type Control,
   type Finish,
@@ -115,10 +116,8 @@ export const partsSaid = (
       case 'depth':
         parts.depth = meant.depth;
         break;
-      case 'reason': {
-        const before = parts.reasons ?? [];
-        parts.reasons = [...before, { id: newId(), reason: meant.reason, main: before.length === 0 }];
-      }
+      case 'reason':
+        parts.reasons = withReason(parts.reasons ?? [], meant.reason, newId());
     }
   }
   left.sort((a, b) => a.from - b.from);
