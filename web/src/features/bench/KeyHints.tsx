@@ -57,16 +57,18 @@ const Hints = memo(
       fontSize="13px"
       color="inkSoft"
     >
-      <Flex flex="1" minWidth="0" alignItems="center" gap="3" paddingInline="4" overflow="hidden">
+      {/* a hint that does not fit goes to a second row, which is not seen: none is cut in two */}
+      <Flex flex="1" minWidth="0" height="27px" wrap="wrap" columnGap="3" paddingInline="4" overflow="hidden">
         {hints.map((hint) =>
           hint.press === undefined ? (
-            <span key={hint.keys}>
+            <Flex key={hint.keys} alignItems="center" height="27px">
               <Cap hint={hint} own={own} />
-            </span>
+            </Flex>
           ) : (
             <Bare
               display="inline-flex"
               alignItems="center"
+              height="27px"
               key={hint.keys}
               type="button"
               tabIndex={-1}

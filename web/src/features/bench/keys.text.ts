@@ -100,7 +100,7 @@ export const KEY_ACTIONS: readonly { readonly press: string; readonly does: stri
 ];
 
 /** A key as it stands on its cap. */
-export const capText = (key: string): string => (key.length === 1 ? key.toUpperCase() : key);
+export const capText = (key: string): string => (key === '-' ? '−' : key.length === 1 ? key.toUpperCase() : key);
 
 export const KEYS_TEXT = {
   title: 'Keys',
