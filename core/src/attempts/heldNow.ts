@@ -1,5 +1,5 @@
 import { otherSide } from './sides.js';
-import type { Control, Instant } from './types.js';
+import type { Control, Instant, Side } from './types.js';
 
 /** Whether a hold is on at a frame: taken by then or nobody said when, and not lost yet. */
 export const isHeldAt = (control: Pick<Control, 'gained' | 'lost'>, frame: number): boolean =>
@@ -20,9 +20,13 @@ export const limbsOn = (
   return { hands: count(['hand', 'arm']), feet: count(['foot', 'leg', 'knee']) };
 };
 
+/** Whether a hold can be handed to the other hand: it is of a hand whose side is known. */
+export const mayBeHanded = (hold: Pick<Control, 'limb' | 'limbSide'>): hold is { limb: 'hand'; limbSide: Side } =>
+  hold.limb === 'hand' && hold.limbSide !== null;
+
 /**
- * A hold handed from one own hand to the other at an instant: the first ends there, and the second begins there as the same hold, neither lost nor gained. Null where the
- * hold is not of a hand whose side is known.
+ * A hold handed from one own hand to the other at an instant: the first ends there, and the second begins there as the same hold, neither lost nor gained. Null where
+ * that cannot be (`mayBeHanded`).
  */
 export const handedOver = (
   controls: readonly Control[],
@@ -31,7 +35,7 @@ export const handedOver = (
   newId: () => string,
 ): readonly Control[] | null => {
   const hold = controls.find((c) => c.id === id);
-  if (!hold || hold.limb !== 'hand' || hold.limbSide === null) return null;
+  if (!hold || !mayBeHanded(hold)) return null;
   const next: Control = {
     ...hold,
     id: newId(),

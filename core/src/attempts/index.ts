@@ -77,5 +77,5 @@ export {
   type Meeting,
 } from './answers.js';
 export { doubtQueue, settled, type DoubtCase, type DoubtGroup, type Settling } from './doubts.js';
-export { handedOver, isHeldAt, limbsOn } from './heldNow.js';
+export { handedOver, isHeldAt, limbsOn, mayBeHanded } from './heldNow.js';
 export { contradictionsIn, mirrorContradiction, sidesAgainst, type Contradiction } from './contradictions.js';

@@ -1,9 +1,9 @@
 import { USUAL_KIND, type Reach, type Side } from '../attempts/index.js';
 import type { ControlKind, Limb, Words } from '../vocabulary/index.js';
+import type { Line } from './line.js';
 import { SMALL } from './sayings.js';
 import { fit } from './slips.js';
 import { mayBeBetween, type Span } from './spans.js';
-import type { Line } from './line.js';
 
 /** A hold as it was said; what was not said is null. */
 export type SaidHold = {

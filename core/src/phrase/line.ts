@@ -4,7 +4,7 @@ import type { Token } from './tokens.js';
 export class Line {
   /** The last token that was asked for; as far as the line is long, where its end was asked for. */ furthest = -1;
 
-  constructor(readonly tokens: readonly Token[]) {}
+  constructor(private readonly tokens: readonly Token[]) {}
 
   at(i: number): Token | undefined {
     if (i > this.furthest) this.furthest = i;
@@ -14,7 +14,7 @@ export class Line {
 
 const isSame = (a: Token, b: Token): boolean => a.text === b.text && a.opens === b.opens && a.isWord === b.isWord;
 
-export type Kept<T> = { readonly furthest: number; readonly value: T };
+type Kept<T> = { readonly furthest: number; readonly value: T };
 
 /**
  * What was made of each token of the line that was read last. A line grows by its end: what was made of a token without looking beyond what is the same in the

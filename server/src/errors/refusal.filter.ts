@@ -1,8 +1,8 @@
-import { isDatabaseAway } from '../database/away.js';
 import { Catch, HttpException, type ArgumentsHost, type ExceptionFilter } from '@nestjs/common';
 import type { ErrorBody, Refusal, RefusalCode } from '@odograph/core/contract';
 import type { Response } from 'express';
 import type { Logger } from 'pino';
+import { isDatabaseAway } from '../database/away.js';
 import { Refused } from './refused.js';
 
 const STATUS: Record<RefusalCode, number> = {

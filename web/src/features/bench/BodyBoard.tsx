@@ -5,6 +5,7 @@ import {
   HOLD_DEPTHS,
   THUMBS,
   handedOver,
+  mayBeHanded,
   holdName,
   isHeldAt,
   limbsOn,
@@ -128,7 +129,6 @@ export const BodyBoard = (props: Props): React.JSX.Element => {
     picked && picked.targetOwner !== 'mat' && picked.targetOwner !== 'wall'
       ? targetsOf(zoneOf(picked.target), words, footage.gi)
       : [];
-  const mayBeHanded = picked?.limb === 'hand' && picked.limbSide !== null;
   return (
     <Box
       ref={root}
@@ -251,7 +251,7 @@ export const BodyBoard = (props: Props): React.JSX.Element => {
           >
             {T.lost(picked.lost && codeOf(picked.lost.frame))}
           </Press>
-          {mayBeHanded && (
+          {picked && mayBeHanded(picked) && (
             <Press
               type="button"
               onClick={() => {
