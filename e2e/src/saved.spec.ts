@@ -36,7 +36,8 @@ test('when server and database are killed right after the interface said saved, 
     await expect(clips(page)).toHaveCount(14);
     await expect(clips(page).last()).toContainText('from north-south, bottom');
 
-    // each part on its own: said, called saved, killed, there; what else this machine does meanwhile makes single ones slower
+    // each part on its own: in the browser's own store or on the server within a second, called saved, killed, there. How soon the server has it depends on
+    // what else the machine does: the quickest counts
     const took: number[] = [];
     for (const [part, what] of [
       ['Entry', 'shrimp'],
@@ -47,6 +48,13 @@ test('when server and database are killed right after the interface said saved, 
       await page.keyboard.type(what);
       await page.keyboard.press('Enter');
       const began = Date.now();
+      await page.waitForFunction(
+        () =>
+          Object.keys(localStorage).some((key) => key.startsWith('odograph.pending.')) ||
+          document.querySelector('[data-testid=save-state][data-saved=true]'),
+        undefined,
+        { timeout: 1000 },
+      );
       await saved(page).waitFor();
       took.push(Date.now() - began);
     }
@@ -54,7 +62,7 @@ test('when server and database are killed right after the interface said saved, 
     await running.killHard();
     await running.up();
     await page.reload();
-    await expect(clips(page).last()).toContainText('hip escape');
+    await expect(clips(page).last()).toContainText(/hip escape; they frame; .*failed/);
   } finally {
     await running.dispose();
   }
