@@ -13,19 +13,19 @@ module.exports = {
     {
       name: 'core-is-pure',
       comment:
-        'no platform, no interface, no database: only Joi in the contract, a reader of separated text in the formats, and a Fourier transform in the signals',
+        'no platform, no interface, no database: only Joi and the letters of domains in the contract, a reader of separated text in the formats, and a Fourier transform in the signals',
       severity: 'error',
       from: { path: path('core'), pathNot: '\\.test\\.ts$' },
       to: {
         dependencyTypes: ['core', 'npm', 'npm-dev', 'npm-no-pkg', 'npm-unknown'],
-        pathNot: 'node_modules/(joi|papaparse|@types/papaparse|fft\\.js)/',
+        pathNot: 'node_modules/(joi|tr46|@types/tr46|papaparse|@types/papaparse|fft\\.js)/',
       },
     },
     {
       name: 'joi-only-in-the-contract',
       severity: 'error',
       from: { path: path('core'), pathNot: '^core/src/contract/|\\.test\\.ts$' },
-      to: { path: 'node_modules/joi/' },
+      to: { path: 'node_modules/(joi|(@types/)?tr46)/' },
     },
     {
       name: 'separated-text-only-in-the-formats',

@@ -1,6 +1,6 @@
 // npm run bench: every row of the computing core that exists beside its peer on S, M and L; start-up; first page; routes of the server beside a bare one.
 import { spawn, spawnSync } from 'node:child_process';
-import { existsSync, mkdirSync, mkdtempSync, readFileSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { get } from 'node:http';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -8,11 +8,12 @@ import { setTimeout as pause } from 'node:timers/promises';
 import { gzipSync } from 'node:zlib';
 import { media } from './bench/media.mjs';
 import { phrase } from './bench/phrase.mjs';
-import { signIn, up } from './bench/product.mjs';
+import { doors } from './bench/doors.mjs';
+import { signIn, untilTakenIn, up } from './bench/product.mjs';
 import { measuredOn, median, putSection } from './bench/report.mjs';
 import { smooth } from './bench/smooth.mjs';
 import { build } from './build.mjs';
-import { freePort } from './database.mjs';
+import { databaseThatRuns, freePort } from './database.mjs';
 import { needPrograms } from './machine.mjs';
 import { needPackages } from './packages.mjs';
 import { root } from './paths.mjs';
@@ -188,25 +189,12 @@ const serving = async () => {
     writeFileSync(join(folder, 'waiting', 'seeded-M.json'), readFileSync(join(peers, 'seeded-M.json')));
     const third = await up(folder, port);
     stops.push(third.down);
-    const database = readdirSync('/proc')
-      .filter((pid) => /^\d+$/.test(pid))
-      .map((pid) => {
-        try {
-          return readFileSync(`/proc/${pid}/cmdline`, 'latin1').split('\0');
-        } catch {
-          return [];
-        }
-      })
-      .find((args) => args.some((a) => a.includes(join(folder, 'db/data'))));
-    const dbPort = database.find((a) => a.startsWith('--port=')).slice(7);
-    const password = readFileSync(join(folder, 'db/password'), 'utf8');
-    const bare = spawn(
-      process.execPath,
-      [join(root, 'scripts/bench/bare.mjs'), dbPort, 'odograph', password, 'odograph'],
-      {
-        stdio: ['ignore', 'pipe', 'inherit'],
-      },
-    );
+    await untilTakenIn(folder);
+    const { socket, password } = databaseThatRuns(join(folder, 'db'));
+    const bare = spawn(process.execPath, [join(root, 'scripts/bench/bare.mjs'), socket, 'odograph', 'odograph'], {
+      stdio: ['ignore', 'pipe', 'inherit'],
+      env: { ...process.env, DB_PASSWORD: password },
+    });
     stops.push(() => bare.kill());
     const barePort = await new Promise((resolve) => bare.stdout.once('data', (d) => resolve(String(d).trim())));
     await pause(500);
@@ -287,8 +275,8 @@ const figures = async () => {
   note(lines.join('\n'));
 };
 
-/** `npm run bench` measures everything; `npm run bench -- figures`, `-- media`, `-- phrase` or `-- smooth` only that part. */
-const PARTS = { figures, media, phrase, smooth };
+/** `npm run bench` measures everything; `npm run bench -- figures`, `-- media`, `-- phrase`, `-- smooth` or `-- doors` only that part. */
+const PARTS = { figures, media, phrase, smooth, doors };
 
 main(async () => {
   const asked = process.argv.slice(2);

@@ -7,6 +7,7 @@ import { tmpdir, userInfo } from 'node:os';
 import { join } from 'node:path';
 import { setTimeout as pause } from 'node:timers/promises';
 import { findProgram } from './machine.mjs';
+import { giveTo } from './ownUser.mjs';
 import { Stop } from './say.mjs';
 
 export const freePort = () =>
@@ -72,21 +73,22 @@ const stopLeftover = async (pidFile, dataDir) => {
   rmSync(pidFile, { force: true });
 };
 
+/** The folder of a database's socket: a socket path holds 107 characters, so it lives in a short folder of its own, closed to others. */
+const socketFolder = (folder, user) =>
+  join(tmpdir(), `odograph-${createHash('sha256').update(`${folder} ${user}`).digest('hex').slice(0, 10)}`);
+
 /**
  * Starts MariaDB on `folder` (made when it is not there) and waits until it answers.
- * `throwAway`: for tests, without waiting for the disk. `port`: one that others know already; a free one otherwise. Gives host, port, user, password, and
- * `stop`.
+ * `throwAway`: for tests, without waiting for the disk. `listen`: host and port where a second machine is to reach it; otherwise it has its socket only.
+ * `as`: the user it runs as. Gives socket, user, password, the file with the options of its clients, and `stop`.
  */
-export const startDatabase = async (folder, { throwAway = false, port: wanted } = {}) => {
+export const startDatabase = async (folder, { throwAway = false, listen, as } = {}) => {
   const dataDir = join(folder, 'data');
   const pidFile = join(folder, 'mariadb.pid');
   const log = join(folder, 'mariadb.log');
-  const user = userInfo().username;
-  // a socket path holds 107 characters, so it lives in a short folder of its own, closed to others
-  const socketDir = join(
-    tmpdir(),
-    `odograph-${createHash('sha256').update(`${folder} ${user}`).digest('hex').slice(0, 10)}`,
-  );
+  const user = as?.name ?? userInfo().username;
+  const who = as ? { uid: as.uid, gid: as.gid } : {};
+  const socketDir = socketFolder(folder, user);
   const socket = join(socketDir, 'db.sock');
   // temporary tables in a folder of its own: a MariaDB that starts clears away what it takes for leftovers, also another's
   const temporary = join(folder, 'tmp');
@@ -95,6 +97,7 @@ export const startDatabase = async (folder, { throwAway = false, port: wanted } 
     mkdirSync(folder, { recursive: true, mode: 0o700 });
     mkdirSync(temporary, { recursive: true, mode: 0o700 });
     mkdirSync(socketDir, { recursive: true, mode: 0o700 });
+    giveTo(as, folder, temporary, socketDir);
   } catch (error) {
     throw new Stop(`The data folder ${folder} cannot be written (${error.code}).`);
   }
@@ -117,7 +120,7 @@ export const startDatabase = async (folder, { throwAway = false, port: wanted } 
         '--auth-root-authentication-method=normal',
         '--skip-test-db',
       ],
-      { encoding: 'utf8', env },
+      { encoding: 'utf8', env, ...who, cwd: folder },
     );
     if (made.status !== 0) {
       const said = (made.stderr || made.stdout).trim().split('\n');
@@ -126,6 +129,9 @@ export const startDatabase = async (folder, { throwAway = false, port: wanted } 
     }
     renameSync(half, dataDir);
   }
+  // how programs reach it is written into files that only this user reads: command lines and their passwords can be read by everybody
+  const options = join(folder, 'client.cnf');
+  writeFileSync(options, `[client]\nsocket=${socket}\nuser=odograph\npassword=${password}\n`, { mode: 0o600 });
   // root only by the socket; the application by name and password
   const init = join(folder, 'init.sql');
   writeFileSync(
@@ -134,13 +140,15 @@ export const startDatabase = async (folder, { throwAway = false, port: wanted } 
       "DELETE FROM mysql.global_priv WHERE User = '' OR (User = 'root' AND Host <> 'localhost');",
       'FLUSH PRIVILEGES;',
       'CREATE DATABASE IF NOT EXISTS odograph CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci;',
-      `CREATE OR REPLACE USER 'odograph'@'127.0.0.1' IDENTIFIED BY '${password}';`,
-      "GRANT ALL ON `odograph%`.* TO 'odograph'@'127.0.0.1';",
+      ...(listen ? ['localhost', '%'] : ['localhost']).flatMap((from) => [
+        `CREATE OR REPLACE USER 'odograph'@'${from}' IDENTIFIED BY '${password}';`,
+        `GRANT ALL ON \`odograph%\`.* TO 'odograph'@'${from}';`,
+      ]),
       '',
     ].join('\n'),
     { mode: 0o600 },
   );
-  const port = wanted ?? (await freePort());
+  giveTo(as, passwordFile, init, options);
   rmSync(log, { force: true });
   const durability = throwAway
     ? ['--innodb-flush-log-at-trx-commit=0', '--innodb-doublewrite=0']
@@ -152,8 +160,7 @@ export const startDatabase = async (folder, { throwAway = false, port: wanted } 
       `--user=${user}`,
       `--datadir=${dataDir}`,
       `--socket=${socket}`,
-      `--port=${port}`,
-      '--bind-address=127.0.0.1',
+      ...(listen ? [`--port=${listen.port}`, `--bind-address=${listen.host}`] : ['--skip-networking']),
       '--skip-name-resolve',
       '--skip-log-bin',
       `--pid-file=${pidFile}`,
@@ -165,7 +172,7 @@ export const startDatabase = async (folder, { throwAway = false, port: wanted } 
       '--max-connections=100',
       ...durability,
     ],
-    { stdio: 'ignore', detached: true, env },
+    { stdio: 'ignore', detached: true, env, ...who, cwd: folder },
   );
   let ended = false;
   server.once('exit', () => {
@@ -176,11 +183,7 @@ export const startDatabase = async (folder, { throwAway = false, port: wanted } 
   });
   const client = findProgram('mariadb');
   const answers = () =>
-    spawnSync(
-      client,
-      ['--no-defaults', '-h', '127.0.0.1', '-P', String(port), '-u', 'odograph', `-p${password}`, '-e', 'SELECT 1'],
-      { stdio: 'ignore' },
-    ).status === 0;
+    spawnSync(client, [`--defaults-file=${options}`, '-e', 'SELECT 1'], { stdio: 'ignore' }).status === 0;
   const stop = async () => {
     if (ended) return;
     server.kill('SIGTERM');
@@ -198,12 +201,21 @@ export const startDatabase = async (folder, { throwAway = false, port: wanted } 
     }
   }
   return {
-    host: '127.0.0.1',
-    port,
+    socket,
+    options,
     user: 'odograph',
     password,
     pid: server.pid,
     stop,
     onExit: (tell) => server.once('exit', tell),
   };
+};
+
+/** How the database on a folder is reached, where it runs; undefined otherwise. */
+export const databaseThatRuns = (folder) => {
+  const [pidFile, options] = [join(folder, 'mariadb.pid'), join(folder, 'client.cnf')];
+  if (!existsSync(pidFile) || !existsSync(options)) return undefined;
+  if (!isOurs(Number(readFileSync(pidFile, 'utf8')), join(folder, 'data'))) return undefined;
+  const read = (name) => new RegExp(`^${name}=(.*)$`, 'm').exec(readFileSync(options, 'utf8'))[1];
+  return { socket: read('socket'), user: read('user'), password: read('password'), options };
 };

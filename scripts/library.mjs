@@ -30,7 +30,9 @@ main(async () => {
   needPackages();
   build(['core', 'demo']);
   const folder = process.env.ODOGRAPH_FOLDER ?? join(root, '.odograph');
-  const out = asked.load ? join(folder, 'waiting', `seeded-${size}.json`) : resolve(asked.out ?? `seeded-${size}.json`);
+  const out = asked.load
+    ? join(folder, 'waiting', `seeded-${size}${seed === '1' ? '' : `-${seed}`}.json`)
+    : resolve(asked.out ?? `seeded-${size}.json`);
   const half = `${out}.half`;
   if (asked.load) mkdirSync(join(folder, 'waiting'), { recursive: true, mode: 0o700 });
   const made = spawnSync(process.execPath, [join(root, 'demo/dist/cli/seeded.js'), size, seed, half], {
@@ -40,7 +42,7 @@ main(async () => {
   renameSync(half, out);
   note(
     asked.load
-      ? `It is taken in at the next npm start (sign in as coach@seeded-${size.toLowerCase()}.example with seeded-mat-5).`
+      ? `It is taken in after the next npm start, which says when it is there (sign in as coach@seeded-${size.toLowerCase()}${seed === '1' ? '' : `-${seed}`}.example with seeded-mat-5).`
       : `Written: ${out}`,
   );
 });

@@ -15,6 +15,8 @@ const ALLOWED = [
   '0BSD',
   'CC0-1.0',
   'BlueOak-1.0.0',
+  // MIT without the duty to name it
+  'MIT-0',
 ];
 /** Packages under another licence, each with the decision that allows it. */
 const DECIDED = {

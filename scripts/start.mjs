@@ -1,24 +1,40 @@
 // npm start: everything that is missing is installed, made or built, then database and server run until Ctrl-C.
 import { spawn } from 'node:child_process';
 import { once } from 'node:events';
-import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { join } from 'node:path';
 import { setTimeout as pause } from 'node:timers/promises';
 import { build } from './build.mjs';
 import { startDatabase } from './database.mjs';
 import { needPrograms } from './machine.mjs';
+import { ownUser } from './ownUser.mjs';
 import { needPackages } from './packages.mjs';
 import { root } from './paths.mjs';
 import { Stop, main, note } from './say.mjs';
 
 const port = Number(process.env.PORT ?? 4170);
 const host = process.env.HOST ?? '127.0.0.1';
+/** Several times what the server ever holds. Where the heap may grow without end, Node tidies up late, and holds half as much again. */
+const SERVER_HEAP = '--max-old-space-size=1024';
 /** Where this machine reaches the server itself. */
 const near = ['0.0.0.0', '::'].includes(host) ? '127.0.0.1' : host;
 const address = process.env.PUBLIC_URL ?? `http://${near}:${port}`;
 const folder = process.env.ODOGRAPH_FOLDER ?? join(root, '.odograph');
 const running = join(folder, 'running.pid');
+
+/** Others than this machine reach it: then the demo, whose passwords everybody knows, is there only on wish. */
+const isOpen = process.env.PUBLIC_URL !== undefined || !/^(localhost|127\.\d+\.\d+\.\d+|::1)$/.test(host);
+const withDemo = !isOpen || process.env.DEMO === '1';
+
+/** Where a second machine is to reach the database: ODOGRAPH_DB_LISTEN=ADDRESS:PORT. Otherwise it has its socket only. */
+const databaseListens = () => {
+  const wish = process.env.ODOGRAPH_DB_LISTEN;
+  if (wish === undefined) return undefined;
+  const [, at, number] = /^(.+):(\d+)$/.exec(wish) ?? [];
+  if (!at) throw new Stop(`ODOGRAPH_DB_LISTEN is "${wish}"; it has to be an address and a port, like 192.0.2.7:3306.`);
+  return { host: at.replace(/^\[|\]$/g, ''), port: Number(number) };
+};
 
 const portMustBeFree = () =>
   new Promise((resolve, reject) => {
@@ -53,7 +69,8 @@ const onlyOne = () => {
 
 const ready = async (server) => {
   for (const end = Date.now() + 120_000; Date.now() < end; await pause(100)) {
-    if (server.exitCode !== null) throw new Stop('The server did not start; the reason stands above.');
+    if (server.exitCode !== null || server.signalCode !== null)
+      throw new Stop('The server did not start; the reason stands above.');
     const answer = await fetch(`http://${near}:${port}/api/health`).catch(() => undefined);
     if (answer?.ok) return;
   }
@@ -85,12 +102,23 @@ const keepWorking = (start) => {
   };
 };
 
+/** Seeded libraries that wait are taken in beside the server, which answers meanwhile; one that is cut off goes on at the next start. Gives what ends it. */
+const takeInWaiting = (part) => {
+  const waiting = join(folder, 'waiting');
+  const names = existsSync(waiting) ? readdirSync(waiting).filter((name) => name.endsWith('.json')) : [];
+  if (names.length === 0) return async () => undefined;
+  note(`Taking in ${names.join(', ')} in the background …`);
+  const taking = part('seeded.js', { stdout: 'inherit' });
+  taking.once('exit', (code) => code && note('Taking in has broken off; it goes on at the next start.'));
+  return () => ended(taking);
+};
+
 main(async () => {
   if (!Number.isInteger(port) || port < 1 || port > 65_535)
     throw new Stop(`PORT is "${process.env.PORT}", which is no port number (1 to 65535).`);
   await portMustBeFree();
   onlyOne();
-  const stops = [() => rmSync(running, { force: true })];
+  const stops = [() => rmSync(running, { force: true }), () => rmSync(join(folder, 'running.json'), { force: true })];
   let ending = false;
   const end = async () => {
     if (ending) return;
@@ -106,35 +134,56 @@ main(async () => {
     needPrograms(['mariadbd', 'mariadb-install-db', 'mariadb', 'ffmpeg', 'ffprobe']);
     needPackages();
     build(['core', 'server', 'web']);
-    const database = await startDatabase(join(folder, 'db'));
+    const as = ownUser(folder);
+    const database = await startDatabase(join(folder, 'db'), { as, listen: databaseListens() });
     stops.push(database.stop);
     const { version } = JSON.parse(readFileSync(join(root, 'package.json'), 'utf8'));
-    const part = (file) =>
-      spawn(process.execPath, [join(root, 'server/dist', file)], {
+    const part = (file, { stdout = 'ignore', flags = [] } = {}) =>
+      spawn(process.execPath, [...flags, join(root, 'server/dist', file)], {
         detached: true,
+        cwd: folder,
+        ...(as ? { uid: as.uid, gid: as.gid } : {}),
         // the channel is there to be lost: when this process is gone, the server ends itself
-        stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
+        stdio: ['ignore', stdout, 'inherit', 'ipc'],
         env: {
           ...process.env,
           NODE_ENV: 'production',
           PORT: String(port),
           ODOGRAPH_DATA: folder,
-          ODOGRAPH_DEMO: join(root, 'demo/footage'),
+          ...(withDemo ? { ODOGRAPH_DEMO: join(root, 'demo/footage') } : {}),
           ODOGRAPH_VERSION: version,
           ODOGRAPH_LOG: process.env.ODOGRAPH_LOG ?? 'warn',
-          ODOGRAPH_DB_HOST: database.host,
-          ODOGRAPH_DB_PORT: String(database.port),
+          ODOGRAPH_DB_SOCKET: database.socket,
           ODOGRAPH_DB_USER: database.user,
           ODOGRAPH_DB_PASSWORD: database.password,
         },
       });
-    const server = part('main.js');
+    // for what whoever runs it does beside it
+    const told = Object.entries({
+      PORT: String(port),
+      HOST: host,
+      PUBLIC_URL: process.env.PUBLIC_URL,
+      SMTP_URL: process.env.SMTP_URL,
+    });
+    writeFileSync(
+      join(folder, 'running.json'),
+      JSON.stringify(Object.fromEntries(told.filter(([, v]) => v !== undefined))),
+      {
+        mode: 0o600,
+      },
+    );
+    const server = part('main.js', { flags: [SERVER_HEAP] });
     const gone = once(server, 'exit');
     stops.push(() => ended(server));
     const first = await Promise.race([asked, ready(server)]);
     if (first?.signal) return await end();
     stops.push(keepWorking(() => part('worker.js')));
-    note(`Odograph is at ${address} (sign in as coach@lanternwood.example with lanternwood-mat-7; Ctrl-C stops it)`);
+    if (withDemo) stops.push(takeInWaiting(part));
+    note(
+      withDemo
+        ? `Odograph is at ${address} (sign in as coach@lanternwood.example with lanternwood-mat-7; Ctrl-C stops it)`
+        : `Odograph is at ${address} (npm run invite -- E-MAIL invites somebody to found an academy; Ctrl-C stops it)`,
+    );
     const why = await Promise.race([
       asked,
       gone.then(() => ({ lost: 'server' })),

@@ -6,7 +6,7 @@ import { startDatabase } from './database.mjs';
 
 export default async () => {
   const folder = mkdtempSync(join(tmpdir(), 'odograph-test-'));
-  const { stop, host, port, user, password } = await startDatabase(folder, { throwAway: true });
-  process.env.ODOGRAPH_TEST_DATABASE = JSON.stringify({ host, port, user, password });
+  const { stop, socket, user, password } = await startDatabase(folder, { throwAway: true });
+  process.env.ODOGRAPH_TEST_DATABASE = JSON.stringify({ socket, user, password });
   globalThis.odographTestDatabase = { folder, stop };
 };

@@ -26,6 +26,14 @@ export default defineConfig({
   root: import.meta.dirname,
   plugins: [react(), fetchedTogether],
   worker: { format: 'es' },
-  build: { target: 'es2022', sourcemap: false, chunkSizeWarningLimit: 900 },
+  // the server puts a new one into each page that it gives out
+  html: { cspNonce: '__STYLE_NONCE__' },
+  build: {
+    target: 'es2022',
+    sourcemap: false,
+    chunkSizeWarningLimit: 900,
+    // fonts come as files: the page takes none out of addresses that hold their bytes
+    assetsInlineLimit: (path) => (path.endsWith('.woff2') ? false : undefined),
+  },
   server: { proxy: { '/api': 'http://127.0.0.1:4170' } },
 });

@@ -7,4 +7,5 @@ export * from './map/index.js';
 export * from './routes/index.js';
 export * from './scoring/index.js';
 export * from './library/index.js';
+export * from './faults/index.js';
 export * from './formats/index.js';

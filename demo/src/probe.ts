@@ -36,5 +36,7 @@ export const frameTicks = (path: string) => {
     hasSound: streams.some((s) => s.codec_type === 'audio'),
     seconds: ((ticks.at(-1)! - ticks[0]!) * timeBaseNum) / timeBaseDen,
     cutOff: false,
+    tracks: [{ language: '', title: '', channels: 1, codec: 'aac' }],
+    track: 0,
   };
 };

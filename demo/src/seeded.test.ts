@@ -30,6 +30,13 @@ describe('seeded libraries', () => {
     expect(seededLibrary('S', 8, files).attempts[0]).not.toEqual(library.attempts[0]);
   });
 
+  test('when sizes and seeds differ, no two should be of one academy', () => {
+    const ids = [6, 7, 8].flatMap((seed) =>
+      [seededLibrary('S', seed, files), seededLibrary('M', seed, files)].map((l) => l.academy.id),
+    );
+    expect(new Set(ids).size).toBe(6);
+  });
+
   test('when it is read like any export, it should be one; ids are ids, edges lie inside the file', () => {
     expect(libraryFile.validate(library).error).toBeUndefined();
     const ids = [...library.clips, ...library.attempts, ...library.footage, ...library.persons].map((r) => r.id);

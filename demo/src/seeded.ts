@@ -40,7 +40,7 @@ const CLIPS_A_PIECE = 25;
 const START_MS = Date.UTC(2029, 0, 1);
 const DAY_MS = 86_400_000;
 
-const own = <T>(value: T | undefined): T => {
+const needed = <T>(value: T | undefined): T => {
   if (value === undefined) throw new Error('a seeded library needs a footage file');
   return value;
 };
@@ -95,7 +95,9 @@ const resultOf = (random: Random): Result => {
  * reactions and reasons. Every clip lies inside the frames of its file.
  */
 export const seededLibrary = (size: SizeName, seed: number, files: readonly SeededFile[]): Library => {
-  const random = randomOf(seed);
+  // each size has numbers of its own: one seed gives three libraries, no two of the same academy
+  const own = seed * Object.keys(SIZES).length + Object.keys(SIZES).indexOf(size);
+  const random = randomOf(own);
   const { states, clips: wanted } = SIZES[size];
   let clock = START_MS;
   const nextId = (): string => idAt(random, (clock += 1 + Math.floor(random() * 900)));
@@ -166,7 +168,7 @@ export const seededLibrary = (size: SizeName, seed: number, files: readonly Seed
     clips: Clip[] = [];
   for (let piece = 0; clips.length < wanted; piece++) {
     clock = START_MS + piece * ((3 * 365 * DAY_MS) / Math.ceil(wanted / CLIPS_A_PIECE));
-    const { file, ticks } = own(files[piece % files.length]);
+    const { file, ticks } = needed(files[piece % files.length]);
     const setting = pick(random, [
       'competition',
       'competition',
@@ -274,7 +276,7 @@ export const seededLibrary = (size: SizeName, seed: number, files: readonly Seed
   return {
     format: 'odograph-library',
     formatVersion: 1,
-    academy: { id: idAt(randomOf(seed + 1), START_MS), name: `Seeded ${size}`, timeZone: 'UTC' },
+    academy: { id: idAt(randomOf(own + 0x5eed), START_MS), name: `Seeded ${size}`, timeZone: 'UTC' },
     wordChanges,
     persons,
     files: files.map((f) => f.file),

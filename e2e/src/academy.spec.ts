@@ -2,6 +2,8 @@ import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { DEMO_SIZE, expect, frameSaid, openBench, saved, settled, signIn, test, type Page } from './support/test.js';
+import { keptLink } from './support/mail.js';
+import type { Running } from './support/running.js';
 import { frameShown } from './support/strip.js';
 
 // these change people, words and clips for good: not in the product that other files look at
@@ -18,12 +20,11 @@ const say = async (page: Page, part: string, text: string): Promise<void> => {
   await page.keyboard.press('Enter');
 };
 
-/** Takes the newest invitation that lies in the outbox, in a window of its own. */
-const takeInvitation = async (head: Page, url: string, email: string, name: string): Promise<Page> => {
+/** Takes an invitation, whose letter whoever runs the server has handed on, in a window of its own. */
+const takeInvitation = async (head: Page, { url, folder }: Running, email: string, name: string): Promise<Page> => {
   await head.goto(`${url}/academy/letters`);
-  const letter = head.locator(`[data-letter="${email}"]`).first();
-  await expect(letter).toContainText('invites you');
-  const address = (await letter.locator('a').getAttribute('href'))!;
+  await expect(head.locator(`[data-letter="${email}"]`).first()).toContainText('invites you');
+  const address = keptLink(folder, email);
   const page = await (await head.context().browser()!.newContext()).newPage();
   await page.goto(address);
   await page.getByLabel('Your name').fill(name);
@@ -110,7 +111,7 @@ test('when an academy begins with nothing, its head should come to a first route
 
   // a coach comes in and has the same
   await invite(page, running.url, 'sol@harbour.example', 'coach');
-  const coach = await takeInvitation(page, running.url, 'sol@harbour.example', 'Sol Nave');
+  const coach = await takeInvitation(page, running, 'sol@harbour.example', 'Sol Nave');
   await coach.goto(`${running.url}/routes`);
   await expect(coach.locator('[data-kept]')).toContainText('Feet to finish');
   await page.goto(`${running.url}/academy/people`);
@@ -126,8 +127,8 @@ test('when a coach and a student come in, each should find the limits of the rol
   await signIn(page, running.url);
   await invite(page, running.url, 'limits.coach@room.example', 'coach');
   await invite(page, running.url, 'limits.student@room.example', 'student');
-  const coach = await takeInvitation(page, running.url, 'limits.coach@room.example', 'Limits Coach');
-  const student = await takeInvitation(page, running.url, 'limits.student@room.example', 'Limits Student');
+  const coach = await takeInvitation(page, running, 'limits.coach@room.example', 'Limits Coach');
+  const student = await takeInvitation(page, running, 'limits.student@room.example', 'Limits Student');
 
   // a coach writes, but says nothing of roles
   await coach.goto(`${running.url}/academy/people`);
@@ -172,7 +173,7 @@ test('when two coaches edit one clip, other fields should both stand, and the sa
   test.setTimeout(120_000);
   await signIn(page, running.url);
   await invite(page, running.url, 'second@room.example', 'coach');
-  const other = await takeInvitation(page, running.url, 'second@room.example', 'Second Coach');
+  const other = await takeInvitation(page, running, 'second@room.example', 'Second Coach');
   for (const window of [page, other]) {
     await window.goto(`${running.url}/footage`);
     await openBench(window, 'Lantern Cup, final round');
@@ -281,7 +282,7 @@ test('when a password is forgotten, the letter should lead to a new one, and wha
 }) => {
   await signIn(page, running.url);
   await invite(page, running.url, 'forgets@room.example', 'coach');
-  const coach = await takeInvitation(page, running.url, 'forgets@room.example', 'Forgets Often');
+  const coach = await takeInvitation(page, running, 'forgets@room.example', 'Forgets Often');
   const fresh = await (await page.context().browser()!.newContext()).newPage();
   await fresh.goto(`${running.url}/forgotten`);
   await fresh.getByLabel('E-mail').fill('forgets@room.example');

@@ -1,4 +1,4 @@
-import { existsSync, readFileSync, readdirSync } from 'node:fs';
+import { existsSync, readFileSync, readdirSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { setTimeout as pause } from 'node:timers/promises';
 import { expect, test } from '@playwright/test';
@@ -35,11 +35,12 @@ const madeOfFile = (fileId: string, name: string): string => {
 };
 const ready = async (of: Asker, fileId: string): Promise<readonly number[]> => {
   const jobs = [];
-  for (const kind of ['proxy', 'sound', 'look'] as const) jobs.push(await of.untilJob(kind, fileId, 'done'));
+  for (const kind of ['proxy', 'sound', 'look', 'stills'] as const) jobs.push(await of.untilJob(kind, fileId, 'done'));
   return jobs.map((j) => j.tries);
 };
 
-const KINDS = ['read', 'proxy', 'sound', 'look', 'cut'] as const satisfies readonly JobKind[];
+const KINDS = ['read', 'proxy', 'sound', 'look', 'cut', 'stills'] as const satisfies readonly JobKind[];
+const LOOKS = ['look.json', 'strip.jpg'];
 const prepared = new Map<JobKind, { readonly bytes: Buffer; readonly fileId: string }>();
 
 test('when two servers and two workers share one database, each file should be taken in once and made ready once, whoever asks whom', async () => {
@@ -49,12 +50,12 @@ test('when two servers and two workers share one database, each file should be t
   for (const [i, id] of ids.entries()) {
     // sent to the one, asked of the other
     const asked = i % 2 ? second : first;
-    expect(await ready(asked, id), 'each job was begun once').toEqual([1, 1, 1]);
+    expect(await ready(asked, id), 'each job was begun once').toEqual([1, 1, 1, 1]);
     expect((await asked.uploads()).find((u) => u.id === id)).toMatchObject({ state: 'taken', fileId: id });
     expect(numbersIn(readFileSync(madeOfFile(id, 'proxy.mp4')))).toEqual(numbersIn(films[i]!));
   }
   const rows = parts.sql('SELECT COUNT(*), COUNT(DISTINCT worker) FROM jobs').trim().split('\t').map(Number);
-  expect(rows[0]).toBe(4 * 4);
+  expect(rows[0]).toBe(4 * 5);
   expect(rows[1], 'both have worked').toBe(2);
   expect(parts.sql('SELECT COUNT(*) FROM files').trim()).toBe('4');
   expect(readdirSync(join(parts.media, 'working'))).toEqual([]);
@@ -87,6 +88,13 @@ for (const kind of KINDS)
     if (kind !== 'read') {
       await ready(first, fileId);
       subjectId = kind === 'cut' ? newId() : fileId;
+      if (kind === 'stills') {
+        // a clip whose first frame is to be shown in lists, of long ago, so that its job is put in line by nobody else
+        await clipOf(fileId);
+        parts.sql('UPDATE clips SET changed_at = changed_at - INTERVAL 1 HOUR');
+      }
+      // the proxy has brought these along
+      if (kind === 'look') for (const name of LOOKS) rmSync(madeOfFile(fileId, name));
       if (kind === 'cut')
         await first.post('/api/cuts', { id: subjectId, clipIds: [await clipOf(fileId)], format: 'mp4' });
       // done once more: there is no other way to have only this one
@@ -96,8 +104,8 @@ for (const kind of KINDS)
     const doomed = parts.unendingWorker();
     await first.untilJob(kind, subjectId, 'running');
     const working = join(parts.media, 'working');
-    // reading leaves nothing behind while it runs; the others have begun to write
-    if (kind !== 'read' && kind !== 'sound')
+    // these write as they go; of the others nothing is to be seen while they run
+    if (['proxy', 'cut'].includes(kind))
       while (!readdirSync(working).some((job) => readdirSync(join(working, job)).length)) await pause(40);
     await parts.kill(doomed);
     const next = parts.worker();
@@ -108,6 +116,7 @@ for (const kind of KINDS)
     expect(tries).toBe(2);
     if (kind !== 'cut') await ready(first, fileId);
     await parts.end(next);
+    for (const name of LOOKS) expect(existsSync(madeOfFile(fileId, name))).toBe(true);
     const numbers = numbersIn(bytes);
     expect(numbersIn(readFileSync(madeOfFile(fileId, 'proxy.mp4')))).toEqual(numbers);
     expect(parts.sql(`SELECT COUNT(*) FROM jobs WHERE subject_id = '${subjectId}' AND kind = '${kind}'`).trim()).toBe(

@@ -39,8 +39,9 @@ test('when two phones film one bout, one of them losing its connection, both sho
     await expect(panel).toContainText('Found.', { timeout: 3000 });
   }).toPass({ timeout: 90_000 });
   const starts = Number(/Starts ([\d.]+) s after/.exec((await panel.textContent())!)![1]);
-  // the one began at 6 s of the bout, the other, which came 3.72 s late itself, at 7.4 s of what it saw
-  expect(Math.abs(starts - (7.4 + 3.72 - 6))).toBeLessThan(1 / 25);
+  // the first picture of the one is the second that there is from 6 s of the bout on (its rate varies, the first is left out);
+  // the other, which came 3.72 s late itself, began at 7.4 s of what it saw
+  expect(Math.abs(starts - (7.4 + 3.72 - 6.04))).toBeLessThan(1 / 50);
 });
 
 test('when the scoreboard is asked, every frame should show what was left then', async ({ page, running }) => {

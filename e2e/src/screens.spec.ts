@@ -60,7 +60,7 @@ test('when any screen is examined, nothing should be found, and the focus be see
     ['words', '/academy/words', '[data-word]'],
     ['the bin', '/academy/bin', 'text=lies for 30 days'],
     ['the disk', '/academy/disk', '[data-file]'],
-    ['letters', '/academy/letters', 'text=stands in for a mail server'],
+    ['letters', '/academy/letters', 'text=in place of a mailbox'],
     ['sessions', '/academy/sessions', 'text=this one'],
     ['break down', '/break-down', '[data-testid=picture][data-settled=true]'],
   ];

@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process';
-import { existsSync, mkdirSync, mkdtempSync, readFileSync, readdirSync } from 'node:fs';
+import { existsSync, mkdirSync, mkdtempSync, readFileSync, readdirSync, statSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -44,6 +44,22 @@ test('when it is ended by SIGTERM, database, server and worker should be gone, a
   }
 });
 
+test('when whoever started it is killed, server and worker should end by themselves, and the next start have all there was', async ({
+  request,
+}) => {
+  test.setTimeout(120_000);
+  const running = await Running.start();
+  try {
+    const left = await running.killStarter();
+    expect(left).toHaveLength(2);
+    await expect.poll(() => left.filter((pid) => existsSync(`/proc/${pid}`)), { timeout: 15_000 }).toEqual([]);
+    await running.up();
+    expect((await request.post(`${running.url}/api/sign-in`, { data: COACH })).status()).toBe(200);
+  } finally {
+    await running.dispose();
+  }
+});
+
 test('when the port is taken, wrong, or the folder cannot be written, one sentence should say so, with exit code 1', async () => {
   const taken = createServer().listen(0, '127.0.0.1');
   await new Promise((resolve) => taken.once('listening', resolve));
@@ -74,6 +90,18 @@ test('when the database does not come up, one sentence should say so, and nothin
   expect(says).toMatch(/^The database did not start: .*were left as they are/);
   const left = readdirSync('/proc').filter((pid) => /^\d+$/.test(pid) && commandOf(pid).includes(folder));
   expect(left).toEqual([]);
+});
+
+test('when it runs as root and a user of its own cannot reach the folder, it should say so, and the folder stay as it was', () => {
+  test.skip(process.getuid?.() !== 0, 'only root gives a user of its own');
+  // nobody else may go through this one
+  const folder = join(mkdtempSync(join(tmpdir(), 'odograph-closed-')), 'inside');
+  mkdirSync(folder);
+  const code = `import { ownUser } from ${JSON.stringify(join(import.meta.dirname, '../../scripts/ownUser.mjs'))};
+    console.log(String(ownUser(process.argv[1]) === undefined));`;
+  const { stdout } = spawnSync(process.execPath, ['--input-type=module', '-e', code, folder], { encoding: 'utf8' });
+  expect(stdout).toMatch(/^It runs as root: the user "odograph" cannot read .* or write .*\.\ntrue\n$/);
+  expect(statSync(folder).uid).toBe(0);
 });
 
 test('when the disk is full, one sentence should say how much room is missing, and nothing be made', () => {

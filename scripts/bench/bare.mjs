@@ -7,13 +7,12 @@ const { Controller, Get, Module } = require('@nestjs/common');
 const { NestFactory } = require('@nestjs/core');
 const { DataTypes, Sequelize } = require('sequelize');
 
-const [port, user, password, name] = process.argv.slice(2);
+const [socketPath, user, name] = process.argv.slice(2);
 const sequelize = new Sequelize({
   dialect: 'mariadb',
-  host: '127.0.0.1',
-  port: Number(port),
+  dialectOptions: { socketPath },
   username: user,
-  password,
+  password: process.env.DB_PASSWORD,
   database: name,
   logging: false,
   pool: { max: 16, min: 0 },

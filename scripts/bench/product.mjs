@@ -1,7 +1,9 @@
 // The product as npm start runs it, for what is measured on it.
 import { spawn } from 'node:child_process';
 import { once } from 'node:events';
+import { readdirSync } from 'node:fs';
 import { join } from 'node:path';
+import { setTimeout as pause } from 'node:timers/promises';
 import { root } from '../paths.mjs';
 import { Stop } from '../say.mjs';
 
@@ -28,6 +30,12 @@ export const up = async (folder, port) => {
       return gone;
     },
   };
+};
+
+/** Waits until the libraries that wait in a folder of the product are taken in. */
+export const untilTakenIn = async (folder) => {
+  const waiting = join(folder, 'waiting');
+  while (readdirSync(waiting).some((name) => name.endsWith('.json'))) await pause(200);
 };
 
 /** Signs in; gives the cookie. */

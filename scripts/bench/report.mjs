@@ -10,6 +10,16 @@ export const median = (list) => [...list].sort((a, b) => a - b)[list.length >> 1
 export const part = (list, p) =>
   [...list].sort((a, b) => a - b)[Math.min(list.length - 1, Math.floor(list.length * p))];
 
+/** From now on: gives how many percent of the processors' time the machine gave to others outside of it, so that a figure of a bad hour can be told. */
+export const givenAway = () => {
+  const read = () => readFileSync('/proc/stat', 'utf8').split('\n')[0].trim().split(/\s+/).slice(1, 9).map(Number);
+  const before = read();
+  return () => {
+    const spent = read().map((ticks, i) => ticks - before[i]);
+    return ((spent[7] * 100) / spent.reduce((a, b) => a + b)).toFixed(1);
+  };
+};
+
 /** When and on what it was measured. */
 export const measuredOn = () =>
   `Measured on ${new Date().toISOString().slice(0, 10)} with Node ${process.versions.node} on ${cpus().length} cores (${cpus()[0].model.trim()}), ${Math.round(totalmem() / 2 ** 30)} GB.`;

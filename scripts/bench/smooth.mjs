@@ -8,7 +8,7 @@ import { setTimeout as pause } from 'node:timers/promises';
 import { freePort } from '../database.mjs';
 import { root } from '../paths.mjs';
 import { Stop, note } from '../say.mjs';
-import { asker, signIn, up } from './product.mjs';
+import { asker, signIn, untilTakenIn, up } from './product.mjs';
 import { measuredOn, median, part, putSection } from './report.mjs';
 
 const need = createRequire(join(root, 'e2e/package.json'));
@@ -149,6 +149,7 @@ export const smooth = async () => {
       if (made.status !== 0) throw new Stop(`The library M could not be made: ${made.stderr}`);
     }
     product = await up(kept, port);
+    await untilTakenIn(kept);
     const url = `http://127.0.0.1:${port}`;
     const ask = asker(url, await signIn(url, ...ACCOUNT));
     if (!existsSync(isWhole)) {

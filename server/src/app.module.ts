@@ -19,6 +19,7 @@ import { MediaModule } from './media/media.module.js';
 import { NewsModule } from './news/news.module.js';
 import { PeopleModule } from './people/people.module.js';
 import { MomentsModule } from './moments/moments.module.js';
+import { QuotaModule } from './quota/quota.module.js';
 import { RoutesModule } from './routes/routes.module.js';
 import { ScoreboardModule } from './scoreboard/scoreboard.module.js';
 import { StandInsModule } from './standIns/standIns.module.js';
@@ -45,6 +46,7 @@ export class AppModule {
       imports: [
         ConfigModule.with(config),
         DatabaseModule,
+        QuotaModule,
         AccountsModule,
         LibraryModule,
         MediaModule,

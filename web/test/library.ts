@@ -83,6 +83,8 @@ const file: MediaFile = {
   hasSound: false,
   seconds: 4,
   cutOff: false,
+  tracks: [],
+  track: 0,
 };
 const personNamed = (id: string, name: string): Person => ({
   id,

@@ -311,4 +311,15 @@ export type MediaFile = {
   readonly seconds: number;
   /** The file ended before its pictures did; what was there was taken in. */
   readonly cutOff: boolean;
+  /** Its sound tracks, and which of them is heard. */
+  readonly tracks: readonly SoundTrack[];
+  readonly track: number;
+};
+
+/** A sound track of a file, as the file itself tells it; texts are empty where it does not. */
+export type SoundTrack = {
+  readonly language: string;
+  readonly title: string;
+  readonly channels: number;
+  readonly codec: string;
 };

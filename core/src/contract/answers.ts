@@ -32,7 +32,17 @@ export type Invitation = {
   readonly sentAt: string;
   readonly expiresAt: string;
 };
-export type People = { readonly members: readonly Member[]; readonly invitations: readonly Invitation[] };
+/** The most that an academy may have, and how much of it there is. */
+export type Quota = { readonly most: number; readonly used: number };
+export type People = {
+  readonly members: readonly Member[];
+  readonly invitations: readonly Invitation[];
+  /** Members and open invitations. */
+  readonly accounts: Quota;
+};
+/** What founding an academy needs here; `email` is for whom the invitation in hand is, null where there is none or it is spent. */
+export type FoundingLook = { readonly isOpen: boolean; readonly email: string | null };
+
 /** What somebody sees of an invitation before taking it. */
 export type InvitationLook = {
   readonly academy: string;
@@ -47,12 +57,18 @@ export type SessionLook = {
   readonly agent: string;
   readonly isThis: boolean;
 };
-export type Mail = {
+/** Where a letter stands: on its way, taken by the mail server, given up, or kept for whoever runs the server, where there is no mail server. */
+export type LetterState = 'waiting' | 'sent' | 'failed' | 'kept';
+export type Letter = {
   readonly id: string;
   readonly to: string;
   readonly subject: string;
+  /** What it says. The secret link is in it only where the demo's letters are shown. */
   readonly body: string;
-  readonly sentAt: string;
+  readonly at: string;
+  readonly state: LetterState;
+  /** Why it was given up, or has not gone out yet. */
+  readonly why: 'refused' | 'unreachable' | 'slow' | 'cut off' | null;
 };
 
 /** What goes with a thing or stands on it, by kind; routes and footage by name. */

@@ -1,3 +1,5 @@
+import type { FileFault } from '../faults/index.js';
+
 /** Why a request was not done. The words are made from this in the interface; `facts` depend on the code. */
 export type Refusal =
   | {
@@ -7,6 +9,14 @@ export type Refusal =
   | { readonly code: 'signed-out'; readonly facts: Record<string, never> }
   | { readonly code: 'wrong-sign-in'; readonly facts: Record<string, never> }
   | { readonly code: 'too-many-tries'; readonly facts: { readonly retryAfterS: number } }
+  /** Too much is asked for at once; it may be asked again after a while. */
+  | { readonly code: 'busy'; readonly facts: { readonly retryAfterS: number } }
+  /** Academies are founded here by those who were invited to. */
+  | { readonly code: 'founding-closed'; readonly facts: Record<string, never> }
+  | {
+      readonly code: 'quota';
+      readonly facts: { readonly of: 'bytes' | 'accounts' | 'uploads'; readonly most: number; readonly used: number };
+    }
   | { readonly code: 'not-allowed'; readonly facts: { readonly role: string } }
   | { readonly code: 'foreign-origin'; readonly facts: Record<string, never> }
   | { readonly code: 'not-found'; readonly facts: Record<string, never> }
@@ -18,7 +28,9 @@ export type Refusal =
       };
     }
   | { readonly code: 'id-taken'; readonly facts: Record<string, never> }
-  | { readonly code: 'not-video'; readonly facts: { readonly why: string } }
+  | { readonly code: 'not-video'; readonly facts: { readonly fault: FileFault } }
+  /** The picture of a frame cannot be read out of its file. */
+  | { readonly code: 'no-picture'; readonly facts: { readonly frame: number } }
   | { readonly code: 'too-large'; readonly facts: { readonly limitBytes: number } }
   | { readonly code: 'nothing-to-undo'; readonly facts: Record<string, never> }
   | { readonly code: 'nothing-to-redo'; readonly facts: Record<string, never> }
@@ -28,7 +40,8 @@ export type Refusal =
   | { readonly code: 'link-spent'; readonly facts: Record<string, never> }
   | { readonly code: 'in-use'; readonly facts: { readonly by: string; readonly count: number } }
   | { readonly code: 'above-in-bin'; readonly facts: { readonly what: string } }
-  | { readonly code: 'disk-full'; readonly facts: Record<string, never> }
+  /** Of a file that was coming in, so much is kept, and goes on when there is room; 0 where nothing was saved. */
+  | { readonly code: 'disk-full'; readonly facts: { readonly keptBytes: number } }
   /** A file would not fit: so much is free beyond what the server keeps for itself. */
   | { readonly code: 'no-room'; readonly facts: { readonly freeBytes: number; readonly neededBytes: number } }
   | { readonly code: 'not-whole'; readonly facts: { readonly bytes: number; readonly ofBytes: number } }

@@ -1,10 +1,10 @@
 import Joi from 'joi';
 import type { Role } from '../vocabulary/index.js';
+import { EMAIL_LIMIT, normalEmail } from './email.js';
+import { passwordFault } from './password.js';
 
 /** Fields that stand in more than one request. Names are at most this long, in characters. */
 export const NAME_LIMIT = 120;
-/** Shortest password that is taken for a new one, in characters; length is what makes a password hard to guess. */
-export const PASSWORD_LEAST = 10;
 
 export const id = (): Joi.StringSchema => Joi.string().guid({ version: 'uuidv7' }).lowercase();
 export const editId = (): Joi.StringSchema => id().required();
@@ -12,14 +12,32 @@ export const key = (): Joi.StringSchema =>
   Joi.string()
     .max(60)
     .pattern(/^[a-z0-9-]+$/);
-export const name = (): Joi.StringSchema => Joi.string().trim().min(1).max(NAME_LIMIT);
-export const text = (limit: number): Joi.StringSchema => Joi.string().trim().allow('').max(limit);
+/** Text without NUL, which nobody types and some programs take for the end. */
+const written = (): Joi.StringSchema => Joi.string().replace(/\0/g, '').trim();
+export const name = (limit = NAME_LIMIT): Joi.StringSchema => written().min(1).max(limit);
+export const text = (limit: number): Joi.StringSchema => written().allow('').max(limit);
 export const frame = (): Joi.NumberSchema => Joi.number().integer().min(0).max(100_000_000);
 export const version = (): Joi.NumberSchema => Joi.number().integer().min(1).required();
 export const role = Joi.string<Role>().valid('even', 'top', 'bottom', 'attacker', 'defender');
+/** An address, in the one form in which it is kept. */
 export const email = (): Joi.StringSchema =>
-  Joi.string().trim().lowercase().max(254).email({ tlds: false, minDomainSegments: 1 });
-export const password = (least: number): Joi.StringSchema => Joi.string().min(least).max(200);
+  Joi.string()
+    .max(2 * EMAIL_LIMIT)
+    .custom((value: string, helpers) => normalEmail(value) ?? helpers.error('email.none'))
+    .messages({ 'email.none': '{{#label}} must be an e-mail address' });
+/** A password that is there already: it is compared, whatever it is. */
+export const password = (): Joi.StringSchema => Joi.string().min(1).max(200);
+/** A password that somebody chooses. */
+export const chosenPassword = (): Joi.StringSchema =>
+  password()
+    .custom((value: string, helpers) => {
+      const fault = passwordFault(value);
+      return fault === undefined ? value : helpers.error(`password.${fault}`);
+    })
+    .messages({
+      'password.short': '{{#label}} needs at least 12 characters, or three words',
+      'password.same': '{{#label}} is the same few characters over and over',
+    });
 export const token = (): Joi.StringSchema =>
   Joi.string()
     .max(100)

@@ -4,18 +4,24 @@ export type {
   Changed,
   HealthAnswer,
   Invitation,
+  FoundingLook,
   InvitationLook,
   LibraryPart,
-  Mail,
+  Letter,
+  LetterState,
   Me,
   Member,
   News,
   People,
+  Quota,
   References,
   ScoreboardAnswer,
   SessionLook,
 } from './answers.js';
-export { NAME_LIMIT, PASSWORD_LEAST } from './fields.js';
+export { EMAIL_LIMIT, normalEmail } from './email.js';
+export { NAME_LIMIT } from './fields.js';
+export { PASSWORD_LEAST, PASSWORD_WORDS, passwordFault, passwordWords } from './password.js';
+export { wellFormed } from './wellFormed.js';
 export * from './attempts.js';
 export * from './requests.js';
 export * from './people.js';

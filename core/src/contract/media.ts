@@ -1,10 +1,12 @@
 import Joi from 'joi';
+import type { Fault } from '../faults/index.js';
 import type { Caption } from '../formats/index.js';
 import type { TimeSpan } from '../signals/index.js';
-import { id } from './fields.js';
+import type { Quota } from './answers.js';
+import { editId, id } from './fields.js';
 
-export const JOB_KINDS = ['read', 'proxy', 'look', 'sound', 'cut'] as const;
-/** What is done with a file apart from requests: reading an upload; the proxy for stepping; strip, activity, cuts; loudness; cutting clips out. */
+export const JOB_KINDS = ['read', 'proxy', 'look', 'sound', 'cut', 'stills'] as const;
+/** What is done with a file apart from requests: reading an upload; the proxy for stepping; strip, activity, cuts; loudness; cutting clips out; the pictures that lists show. */
 export type JobKind = (typeof JOB_KINDS)[number];
 export type JobState = 'waiting' | 'running' | 'done' | 'failed' | 'cancelled';
 
@@ -19,7 +21,7 @@ export type Job = {
   /** Seconds it will still take by how it went so far; null while that cannot be known. */
   readonly leftS: number | null;
   readonly tries: number;
-  readonly why: string | null;
+  readonly why: Fault | null;
 };
 
 export type UploadState = 'coming' | 'reading' | 'taken' | 'refused';
@@ -34,12 +36,14 @@ export type Upload = {
   readonly offset: number;
   readonly source: UploadSource;
   readonly state: UploadState;
-  readonly why: string | null;
+  readonly why: Fault | null;
   /** The file it became, or the one that was here already with the same content. */
   readonly fileId: string | null;
   readonly isMine: boolean;
   /** Of the file it became. */
   readonly frames: number | null;
+  /** Whether the file it became was cut off. */
+  readonly cutOff: boolean;
 };
 
 /** Everything under way for an academy. */
@@ -52,6 +56,10 @@ export type Prepared = {
   readonly sound: boolean;
   /** What is for stepping was deleted to make room; it is made again when it is asked for. */
   readonly isThinned: boolean;
+  /** While the file for stepping is made: so many of its frames can be stepped through already. */
+  readonly readyFrames: number;
+  /** Why the file for stepping could not be made; null where that has not failed. */
+  readonly fault: Fault | null;
 };
 
 /** What a file takes on the disk, in bytes. */
@@ -75,6 +83,9 @@ export type DiskUse = {
   readonly comingBytes: number;
   /** What new uploads may take. */
   readonly freeBytes: number;
+  /** Originals and what is on its way, and files that are sent at once. */
+  readonly bytes: Quota;
+  readonly uploads: Quota;
   /** The folder, below that of the server's data, from which video is taken in. */
   readonly inbox: string;
 };
@@ -108,6 +119,13 @@ export type UploadDone = { readonly sha256: string };
 /** The browser has sent everything; the hash of what it sent, by which the server checks that it arrived whole. */
 export const uploadDone = Joi.object<UploadDone, true>({
   sha256: Joi.string().hex().length(64).lowercase().required(),
+});
+
+/** Which sound track of a file is heard, counted from 0. */
+export type TrackChoice = { readonly editId: string; readonly track: number };
+export const trackChoice = Joi.object<TrackChoice, true>({
+  editId: editId(),
+  track: Joi.number().integer().min(0).max(63).required(),
 });
 
 /** Clips that go into one video at most. */

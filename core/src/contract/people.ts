@@ -1,6 +1,6 @@
 import Joi from 'joi';
 import { AGES, AUDIENCES, type Person } from '../attempts/index.js';
-import { NAME_LIMIT, PASSWORD_LEAST, editId, email, id, name, password, token, version } from './fields.js';
+import { NAME_LIMIT, chosenPassword, editId, email, id, name, password, token, version } from './fields.js';
 
 export const ROLES = ['head', 'coach', 'student'] as const;
 /** What somebody may do in an academy: a head everything, a coach everything but people's roles, a student looks. */
@@ -28,15 +28,22 @@ export type NewAcademy = {
   readonly name: string;
   readonly email: string;
   readonly password: string;
+  /** The secret of an invitation to found one, where the server asks for it; null where somebody has none. */
+  readonly invitation: string | null;
 };
-export const newAcademy = Joi.object<NewAcademy, true>({
+export const newAcademy = Joi.object<NewAcademy>({
   academyId: id().required(),
   academyName: name().required(),
   timeZone: timeZone().required(),
   name: name().required(),
   email: email().required(),
-  password: password(PASSWORD_LEAST).required(),
+  password: password().required(),
+  invitation: token().allow(null).default(null),
 });
+
+/** Asks what founding an academy needs; `invitation` is the secret of an invitation to do so. */
+export type FoundingWish = { readonly invitation: string | null };
+export const foundingWish = Joi.object<FoundingWish>({ invitation: token().allow(null).default(null) });
 
 export type NewInvitation = { readonly id: string; readonly email: string; readonly role: MemberRole };
 export const newInvitation = Joi.object<NewInvitation, true>({
@@ -53,7 +60,7 @@ export type Acceptance = { readonly token: string; readonly name: string; readon
 export const acceptance = Joi.object<Acceptance, true>({
   token: token().required(),
   name: Joi.string().trim().allow('').max(NAME_LIMIT).required(),
-  password: password(1).required(),
+  password: password().required(),
 });
 
 export type ResetWish = { readonly email: string };
@@ -62,7 +69,7 @@ export const resetWish = Joi.object<ResetWish, true>({ email: email().required()
 export type NewPassword = { readonly token: string; readonly password: string };
 export const newPassword = Joi.object<NewPassword, true>({
   token: token().required(),
-  password: password(PASSWORD_LEAST).required(),
+  password: chosenPassword().required(),
 });
 
 export type RoleChange = { readonly role: MemberRole };

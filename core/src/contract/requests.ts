@@ -9,12 +9,12 @@ import {
   type Setting,
 } from '../attempts/index.js';
 import type { ClockAnchor } from '../timecode/index.js';
-import { NAME_LIMIT, calendarDay, editId, frame, id, name, password, text, version } from './fields.js';
+import { NAME_LIMIT, calendarDay, editId, email, frame, id, name, password, text, version } from './fields.js';
 
 export type SignIn = { readonly email: string; readonly password: string };
 export const signIn = Joi.object<SignIn, true>({
-  email: Joi.string().trim().lowercase().max(254).required(),
-  password: password(1).required(),
+  email: email().required(),
+  password: password().required(),
 });
 
 export type Removal = { readonly editId: string; readonly baseVersion: number };
@@ -182,4 +182,4 @@ export const footageEdit = Joi.object<FootageEdit>({
 });
 
 export const idParam = id().required();
-export const fileName = Joi.string().trim().min(1).max(255).required().label('name');
+export const fileName = name(255).required().label('name');

@@ -1,7 +1,8 @@
 import { placeFamily, placeName, readPlace, type PlaceId } from '../attempts/index.js';
-import { buildHeights, buildLines, type CountingView } from '../map/index.js';
+import { RowTable, Tally, heightsOf, type CountingView } from '../map/index.js';
 import { bestRoutes, lineCost, type RouteGoal } from '../routes/index.js';
 import { housePoints } from '../scoring/index.js';
+import type { Words } from '../vocabulary/index.js';
 import { loggedOf, wordsOf, type Library } from './library.js';
 
 export type AnalysedPlace = {
@@ -62,9 +63,18 @@ export const analyse = (
   view: CountingView = { includePicked: false },
 ): Analysis => {
   const words = wordsOf(library);
-  const logged = loggedOf(library);
-  const book = buildLines(logged, words, view);
-  const heights = buildHeights(logged, words, view);
+  return analyseRows(RowTable.of(loggedOf(library), words), words, questions, view);
+};
+
+/** The same out of attempts that are rows already. */
+export const analyseRows = (
+  table: RowTable,
+  words: Words,
+  questions: readonly RouteQuestion[] = [],
+  view: CountingView = { includePicked: false },
+): Analysis => {
+  const book = new Tally(table, view).book();
+  const heights = heightsOf(table, words, view);
   const ids = [...new Set(book.lines.flatMap((l) => [l.from, l.to]))].sort();
   return {
     totals: {

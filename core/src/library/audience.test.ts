@@ -28,14 +28,14 @@ const library: Library = {
     person('coaches', 'coaches'),
     person('unsaid', null),
   ],
-  files: [{ id: 'file one' } as MediaFile, { id: 'file two' } as MediaFile],
+  files: [{ id: 'file one', name: '' } as MediaFile, { id: 'file two', name: '' } as MediaFile],
   footage: [
     { ...open!, athleteA: 'shown', athleteB: 'anyone' },
     { ...closed!, athleteA: 'shown', athleteB: 'unsaid' },
   ],
   angles: [angle('one', open!.id), angle('two', closed!.id)],
   attempts: LOGGED.map((l) => l.attempt),
-  clips: [{ id: 'c1', angleId: 'one' } as Clip, { id: 'c2', angleId: 'two' } as Clip],
+  clips: [{ id: 'c1', angleId: 'one', note: '' } as Clip, { id: 'c2', angleId: 'two', note: '' } as Clip],
   moments: [],
   routes: [
     {
@@ -63,6 +63,27 @@ describe('what members see who are no coaches', () => {
 
   test('when a route shows such a clip, the step should stay without it', () => {
     expect(seen.routes[0]!.steps[0]).toMatchObject({ clipId: null, cue: 'keep' });
+  });
+
+  test('when a text names somebody who may not be shown, the name should be gone from routes, cues and notes', () => {
+    const step = {
+      id: 's',
+      from: 'a',
+      action: 'b',
+      to: 'c',
+      clipId: null,
+      cue: 'like Unsaid Somebody',
+      note: 'Somebody again',
+    };
+    const told: Library = {
+      ...library,
+      persons: [...library.persons, { ...person('p', null), name: 'Unsaid Somebody' }],
+      clips: [{ id: 'c1', angleId: 'one', note: 'watch Unsaid' } as Clip],
+      routes: [{ id: 'r', version: 1, name: 'The Somebody route', steps: [step] }],
+    };
+    const { routes, clips } = forMembers(told);
+    expect(routes[0]).toMatchObject({ name: 'The … route', steps: [{ cue: 'like …', note: '… again' }] });
+    expect(clips[0]!.note).toBe('watch …');
   });
 
   test('when a file also shows footage they may not see, nothing that lies in that file should be there', () => {

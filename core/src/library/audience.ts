@@ -1,43 +1,111 @@
 import type { Footage, Person } from '../attempts/index.js';
+import { blankNames } from './blankNames.js';
 import type { Library } from './library.js';
 
 /** Whether pictures of somebody may be shown to the whole academy; where nothing is said, only coaches see them. */
 export const isForAcademy = (person: Pick<Person, 'shownTo'> | undefined): boolean =>
   person?.shownTo === 'academy' || person?.shownTo === 'anyone';
 
+/** What members who are no coaches may see, by ids, and a text without the names of those whom they may not. */
+export type Shown = {
+  readonly footage: ReadonlySet<string>;
+  readonly angles: ReadonlySet<string>;
+  readonly files: ReadonlySet<string>;
+  /** Who is on that footage. */
+  readonly persons: ReadonlySet<string>;
+  readonly text: (text: string) => string;
+};
+
 /**
- * What members who are no coaches see: footage of people who may be shown to them, and nothing of people beyond their names. A file goes out whole, so one
- * that also shows footage they may not see is kept from them, with the angles that lie in it.
+ * What members who are no coaches may see: footage of people who may be shown to them. A file goes out whole, so one that also shows footage they may not
+ * see is kept from them, with the angles that lie in it.
  */
-export const forMembers = (library: Library): Library => {
-  const byId = new Map(library.persons.map((p) => [p.id, p]));
+export const shownOf = ({ persons, footage, angles }: Pick<Library, 'persons' | 'footage' | 'angles'>): Shown => {
+  const byId = new Map(persons.map((p) => [p.id, p]));
   const isShown = (f: Footage): boolean =>
     f.audience === 'academy' && isForAcademy(byId.get(f.athleteA)) && isForAcademy(byId.get(f.athleteB));
-  const allowed = new Set(library.footage.filter(isShown).map((f) => f.id));
-  const closed = new Set(library.angles.filter((a) => !allowed.has(a.footageId)).map((a) => a.fileId));
-  const angles = library.angles.filter((a) => allowed.has(a.footageId) && !closed.has(a.fileId));
-  const shown = new Set(angles.map((a) => a.footageId));
-  const footage = library.footage.filter((f) => shown.has(f.id));
-  const shownAngles = new Set(angles.map((a) => a.id));
-  const files = new Set(angles.map((a) => a.fileId));
-  const athletes = new Set(footage.flatMap((f) => [f.athleteA, f.athleteB]));
-  const clips = library.clips.filter((c) => shownAngles.has(c.angleId));
-  const shownClips = new Set(clips.map((c) => c.id));
+  const allowed = new Map(footage.filter(isShown).map((f) => [f.id, f]));
+  const closed = new Set(angles.filter((a) => !allowed.has(a.footageId)).map((a) => a.fileId));
+  const open = angles.filter((a) => allowed.has(a.footageId) && !closed.has(a.fileId));
+  const shown = new Set(open.map((a) => a.footageId));
   return {
-    ...library,
-    persons: library.persons
-      .filter((p) => athletes.has(p.id))
-      .map((p) => ({ ...p, accountId: null, level: null, age: null, filming: null })),
-    files: library.files.filter((f) => files.has(f.id)),
-    footage,
-    angles,
-    attempts: library.attempts.filter((a) => shown.has(a.footageId)),
-    clips,
+    footage: shown,
+    angles: new Set(open.map((a) => a.id)),
+    files: new Set(open.map((a) => a.fileId)),
+    persons: new Set([...shown].flatMap((id) => [allowed.get(id)!.athleteA, allowed.get(id)!.athleteB])),
+    text: blankNames(
+      persons.filter((p) => !isForAcademy(p)).map((p) => p.name),
+      persons.filter(isForAcademy).map((p) => p.name),
+    ),
+  };
+};
+
+/** Rows of a library, all of them or some. */
+export type LibraryRows = Partial<
+  Pick<Library, 'persons' | 'files' | 'footage' | 'angles' | 'attempts' | 'clips' | 'routes' | 'moments'>
+>;
+
+/**
+ * Of some rows, what members who are no coaches see, and nothing of people beyond their names. `isClipShown` says of clips that routes show, and that need not be
+ * among the rows, whether they may be seen.
+ */
+export const asShown = <T extends LibraryRows>(rows: T, shown: Shown, isClipShown: (id: string) => boolean): T => {
+  const { text } = shown;
+  const of = <R>(
+    list: readonly R[] | undefined,
+    isSeen: (row: R) => boolean,
+    as: (row: R) => R,
+  ): readonly R[] | undefined => list?.filter(isSeen).map(as);
+  const seen = {
+    persons: of(
+      rows.persons,
+      (p) => shown.persons.has(p.id),
+      (p) => ({ ...p, accountId: null, level: null, age: null, filming: null }),
+    ),
+    files: of(
+      rows.files,
+      (f) => shown.files.has(f.id),
+      (f) => ({ ...f, name: text(f.name) }),
+    ),
+    footage: of(
+      rows.footage,
+      (f) => shown.footage.has(f.id),
+      (f) => ({ ...f, title: text(f.title), kitA: text(f.kitA), kitB: text(f.kitB), context: text(f.context) }),
+    ),
+    angles: of(
+      rows.angles,
+      (a) => shown.angles.has(a.id),
+      (a) => a,
+    ),
+    attempts: of(
+      rows.attempts,
+      (a) => shown.footage.has(a.footageId),
+      (a) => a,
+    ),
+    clips: of(
+      rows.clips,
+      (c) => shown.angles.has(c.angleId),
+      (c) => ({ ...c, note: text(c.note) }),
+    ),
     // marks are notes of those who log
-    moments: [],
-    routes: library.routes.map((route) => ({
+    moments: rows.moments && [],
+    routes: rows.routes?.map((route) => ({
       ...route,
-      steps: route.steps.map((s) => (s.clipId !== null && !shownClips.has(s.clipId) ? { ...s, clipId: null } : s)),
+      name: text(route.name),
+      steps: route.steps.map((s) => ({
+        ...s,
+        cue: text(s.cue),
+        note: text(s.note),
+        clipId: s.clipId !== null && isClipShown(s.clipId) ? s.clipId : null,
+      })),
     })),
   };
+  return { ...rows, ...Object.fromEntries(Object.entries(seen).filter(([, list]) => list !== undefined)) };
+};
+
+/** A whole library as members see it who are no coaches. */
+export const forMembers = (library: Library): Library => {
+  const shown = shownOf(library);
+  const clips = new Set(library.clips.filter((c) => shown.angles.has(c.angleId)).map((c) => c.id));
+  return asShown(library, shown, (id) => clips.has(id));
 };

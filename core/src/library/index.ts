@@ -2,10 +2,11 @@ export { athletesOf, loggedOf, timedOf, wordsOf, type Library } from './library.
 export {
   ANY_SUBMISSION,
   analyse,
+  analyseRows,
   type AnalysedLine,
   type AnalysedPlace,
   type AnalysedRoute,
   type Analysis,
   type RouteQuestion,
 } from './analysis.js';
-export { forMembers, isForAcademy } from './audience.js';
+export { asShown, forMembers, isForAcademy, shownOf, type LibraryRows, type Shown } from './audience.js';

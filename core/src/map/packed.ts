@@ -26,6 +26,14 @@ const MARK = 0x4f44_4f31;
 const ID_BYTES = 16;
 const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/;
 
+/** Where the two digits of each byte stand in the text of an id, strokes passed over. */
+const BYTE_AT = [0, 2, 4, 6, 9, 11, 14, 16, 19, 21, 24, 26, 28, 30, 32, 34];
+/** A digit of an id, in small letters, as a number. */
+const digit = (id: string, at: number): number => {
+  const code = id.charCodeAt(at);
+  return code < 0x3a ? code - 0x30 : code - 0x57;
+};
+
 /** JSON of plain ASCII: a character is a byte. */
 const ascii = (value: unknown): string =>
   JSON.stringify(value).replace(/[\u0080-\uffff]/g, (c) => `\\u${c.charCodeAt(0).toString(16).padStart(4, '0')}`);
@@ -53,7 +61,10 @@ export const messageOf = (
     footage: table.footage,
     ids: numbers.map((row) => table.ids[row]!),
     columns: Object.fromEntries(
-      COLUMNS.map((name) => [name, numbers.map((row) => table.column(name)[row]!)]),
+      COLUMNS.map((name) => [
+        name,
+        rows ? numbers.map((row) => table.column(name)[row]!) : table.column(name).slice(0, table.length),
+      ]),
     ) as unknown as RowsMessage['columns'],
   };
 };
@@ -83,8 +94,10 @@ export const packRows = ({ ids, columns, ...rest }: RowsMessage): Uint8Array => 
   for (let i = 0; i < head.length; i++) bytes[8 + i] = head.charCodeAt(i);
   if (isUuid)
     ids.forEach((id, i) => {
-      const hex = id.replace(/-/g, '');
-      for (let k = 0; k < ID_BYTES; k++) bytes[idsAt + k * count + i] = parseInt(hex.slice(2 * k, 2 * k + 2), 16);
+      for (let k = 0; k < ID_BYTES; k++) {
+        const at = BYTE_AT[k]!;
+        bytes[idsAt + k * count + i] = (digit(id, at) << 4) | digit(id, at + 1);
+      }
     });
   COLUMNS.forEach((name, c) => {
     const width = widthOf(name);

@@ -138,6 +138,11 @@ export class RowTable {
     return number;
   }
 
+  /** The numbers of the rows that are there. */
+  present(): readonly number[] {
+    return this.ids.flatMap((_, row) => (kindOf(this.columns.flags[row]!) === 'gone' ? [] : row));
+  }
+
   /** Marks a row as gone; undefined where there is none. */
   removeRow(id: string): number | undefined {
     const number = this.rowNumbers.get(id);

@@ -10,11 +10,14 @@ import { v7 as newId } from 'uuid';
 import type { Job, UnderWay, Upload } from '@odograph/core/contract';
 import { ROOT, freePort } from './running.js';
 
-type Database = { readonly host: string; readonly port: number; readonly user: string; readonly password: string };
+type Database = { readonly socket: string; readonly options: string; readonly user: string; readonly password: string };
 
-/** Every program the product runs for media, as it is, but it does not end: the job that runs it stays under way until somebody kills it. */
-const UNENDING = (program: string, pids: string): string =>
-  `#!/bin/sh\necho $$ >> ${pids}\n/usr/bin/${program} "$@"\nexec sleep 300\n`;
+/**
+ * A program the product runs for media, as it is, but where its arguments match (a pattern of the shell) it does not end: the job that runs it stays under way until
+ * somebody kills it.
+ */
+const UNENDING = (program: string, pids: string, pattern: string): string =>
+  `#!/bin/sh\necho $$ >> ${pids}\n/usr/bin/${program} "$@" || exit $?\ncase "$*" in\n${pattern}) exec sleep 300;;\nesac\n`;
 
 /** The pieces of the product as somebody runs them who runs several: a database, web servers, workers, one folder for media. */
 export class Parts {
@@ -28,14 +31,14 @@ export class Parts {
     return join(this.folder, 'data');
   }
 
-  /** Starts the database, again on the same port and data where it has run before. */
+  /** Starts the database, again on the same data where it has run before. */
   async databaseUp(): Promise<void> {
     const code = `import { startDatabase } from ${JSON.stringify(join(ROOT, 'scripts/database.mjs'))};
-      const { stop, ...found } = await startDatabase(process.argv[1], { port: Number(process.argv[2]) || undefined });
+      const { stop, ...found } = await startDatabase(process.argv[1]);
       process.once('SIGTERM', () => stop().then(() => process.exit(0)));
       console.log(JSON.stringify(found));
       setInterval(() => {}, 1e6);`;
-    const args = ['--input-type=module', '-e', code, join(this.folder, 'db'), String(this.database?.port ?? '')];
+    const args = ['--input-type=module', '-e', code, join(this.folder, 'db')];
     const child = spawn(process.execPath, args, { stdio: ['ignore', 'pipe', 'inherit'] });
     this.databaseProcess = child;
     const [line] = (await once(child.stdout, 'data')) as [Buffer];
@@ -54,13 +57,12 @@ export class Parts {
 
   /** Runs SQL on the database. */
   sql(text: string): string {
-    const { host, port, user, password } = this.database!;
-    const args = ['--no-defaults', '-h', host, '-P', String(port), '-u', user, `-p${password}`, '-N', '-e', text];
+    const args = [`--defaults-file=${this.database!.options}`, '-N', '-e', text];
     return execFileSync('mariadb', [...args, 'odograph'], { encoding: 'utf8', stdio: ['ignore', 'pipe', 'pipe'] });
   }
 
   private part(file: 'main.js' | 'worker.js', port: number, path = process.env['PATH']): ChildProcess {
-    const { host, port: at, user, password } = this.database!;
+    const { socket, user, password } = this.database!;
     const child = spawn(process.execPath, [join(ROOT, 'server/dist', file)], {
       stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
       env: {
@@ -69,8 +71,7 @@ export class Parts {
         PORT: String(port),
         ODOGRAPH_DATA: this.media,
         ODOGRAPH_LOG: 'silent',
-        ODOGRAPH_DB_HOST: host,
-        ODOGRAPH_DB_PORT: String(at),
+        ODOGRAPH_DB_SOCKET: socket,
         ODOGRAPH_DB_USER: user,
         ODOGRAPH_DB_PASSWORD: password,
       },
@@ -96,12 +97,12 @@ export class Parts {
     return this.part('worker.js', 0);
   }
 
-  /** A worker whose programs do all they should and then never end. */
-  unendingWorker(): ChildProcess {
+  /** A worker whose programs, or those whose arguments match, do all they should and then never end. */
+  unendingWorker(pattern = '*'): ChildProcess {
     const bin = join(this.folder, 'bin');
     mkdirSync(bin, { recursive: true });
     for (const program of ['ffmpeg', 'ffprobe'])
-      writeFileSync(join(bin, program), UNENDING(program, this.pids), { mode: 0o755 });
+      writeFileSync(join(bin, program), UNENDING(program, this.pids, pattern), { mode: 0o755 });
     return this.part('worker.js', 0, `${bin}:${process.env['PATH']}`);
   }
 
@@ -110,9 +111,11 @@ export class Parts {
     const gone = once(worker, 'exit');
     worker.kill('SIGKILL');
     await gone;
-    for (const pid of existsSync(this.pids) ? readFileSync(this.pids, 'utf8').trim().split('\n') : [])
+    // a program that ended as it was about to write its id has left an empty line, and 0 would be this process and all beside it
+    const pids = existsSync(this.pids) ? readFileSync(this.pids, 'utf8').split('\n').map(Number) : [];
+    for (const pid of pids.filter((one) => one > 1))
       try {
-        process.kill(-Number(pid), 'SIGKILL');
+        process.kill(-pid, 'SIGKILL');
       } catch {
         // it has ended
       }
@@ -202,7 +205,7 @@ export class Asker {
       const jobs = await this.jobs().catch((): readonly Job[] => []);
       const found = jobs.find((j) => j.kind === kind && j.subjectId === subjectId);
       if (found?.state === state) return found;
-      if (found?.state === 'failed') throw new Error(`${kind} failed: ${found.why}`);
+      if (found?.state === 'failed') throw new Error(`${kind} failed: ${JSON.stringify(found.why)}`);
       await pause(60);
     }
   }

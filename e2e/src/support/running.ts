@@ -34,6 +34,15 @@ export const TEMPLATE = 'ODOGRAPH_JOURNEY_TEMPLATE';
 const isServer = (pid: number): boolean =>
   readFileSync(`/proc/${pid}/cmdline`, 'latin1').includes('server/dist/main.js');
 
+/** `kill -9`, or nothing where it has ended already: what one starts ends with it. */
+const killed = (pid: number): void => {
+  try {
+    process.kill(pid, 'SIGKILL');
+  } catch (error) {
+    if ((error as NodeJS.ErrnoException).code !== 'ESRCH') throw error;
+  }
+};
+
 /** The product as `npm start` runs it: its own folder, database and port. */
 export class Running {
   private process: ChildProcess | undefined;
@@ -42,20 +51,21 @@ export class Running {
   private constructor(
     readonly port: number,
     readonly folder: string,
+    private readonly env: Readonly<Record<string, string>> = {},
   ) {}
 
   /** Started on a copy of the folder in which the demo is loaded and everything made of its files (`prepared.ts`). */
-  static async start(): Promise<Running> {
+  static async start(env: Readonly<Record<string, string>> = {}): Promise<Running> {
     const folder = mkdtempSync(join(tmpdir(), 'odograph-journey-'));
     cpSync(process.env[TEMPLATE]!, folder, { recursive: true, preserveTimestamps: true });
-    const running = new Running(await freePort(), folder);
+    const running = new Running(await freePort(), folder, env);
     await running.up();
     return running;
   }
 
   /** A first start, on an empty folder. */
-  static async fromNothing(): Promise<Running> {
-    const running = new Running(await freePort(), mkdtempSync(join(tmpdir(), 'odograph-journey-')));
+  static async fromNothing(env: Readonly<Record<string, string>> = {}): Promise<Running> {
+    const running = new Running(await freePort(), mkdtempSync(join(tmpdir(), 'odograph-journey-')), env);
     await running.up();
     return running;
   }
@@ -70,7 +80,7 @@ export class Running {
       if (child.exitCode !== null) throw new Error('the start was over before it could be interrupted');
       if (!isReached(running.folder)) continue;
       for (let some = [child.pid!]; some.length; some = some.flatMap(childrenOf)) all = [...all, ...some];
-      for (const pid of all) process.kill(pid, 'SIGKILL');
+      for (const pid of all) killed(pid);
       break;
     }
     await gone;
@@ -84,7 +94,7 @@ export class Running {
   private spawn(): ChildProcess & { readonly stdout: Readable; readonly stderr: Readable } {
     return spawn(process.execPath, [join(ROOT, 'scripts/start.mjs')], {
       cwd: ROOT,
-      env: { ...process.env, PORT: String(this.port), ODOGRAPH_FOLDER: this.folder },
+      env: { ...process.env, PORT: String(this.port), ODOGRAPH_FOLDER: this.folder, ...this.env },
       stdio: ['ignore', 'pipe', 'pipe'],
     });
   }
@@ -121,8 +131,8 @@ export class Running {
     const gone = once(child, 'exit');
     const server = childrenOf(child.pid!).find(isServer)!;
     const database = Number(readFileSync(join(this.folder, 'db/mariadb.pid'), 'utf8'));
-    process.kill(server, 'SIGKILL');
-    process.kill(database, 'SIGKILL');
+    killed(server);
+    killed(database);
     await gone;
   }
 
@@ -132,6 +142,16 @@ export class Running {
       readFileSync(`/proc/${pid}/cmdline`, 'latin1').includes('server/dist/worker.js'),
     );
     process.kill(worker!, 'SIGKILL');
+  }
+
+  /** `kill -9` of `npm start` itself, and of nothing that it has started; gives the process ids of server and worker. */
+  async killStarter(): Promise<readonly number[]> {
+    const child = this.process!;
+    const gone = once(child, 'exit');
+    const left = this.pids().filter((pid) => readFileSync(`/proc/${pid}/cmdline`, 'latin1').includes('server/dist/'));
+    child.kill('SIGKILL');
+    await gone;
+    return left;
   }
 
   /** Process ids of server, worker and database. */

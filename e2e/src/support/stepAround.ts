@@ -14,16 +14,27 @@ const STEPS = { ArrowRight: 1, ArrowLeft: -1, 'Shift+ArrowRight': 10, 'Shift+Arr
 
 /**
  * Steps by keys and jumps by the line on the bench, at random but the same each time, and reads each picture: it must be exactly the frame that is named.
- * `numbers`: what is written into the picture of each frame, where that is not its own number.
+ * `numbers`: what is written into the picture of each frame, where that is not its own number. `ready`: how many frames there are, where
+ * that is not yet all of them.
  */
 export const stepAround = async (
   page: Page,
-  { moves, seed, numbers }: { readonly moves: number; readonly seed: number; readonly numbers?: readonly number[] },
+  {
+    moves,
+    seed,
+    numbers,
+    ready = Infinity,
+  }: {
+    readonly moves: number;
+    readonly seed: number;
+    readonly numbers?: readonly number[];
+    readonly ready?: number;
+  },
 ): Promise<void> => {
   const next = random(seed);
   const slider = page.getByRole('slider', { name: 'Frame' });
   const line = (await slider.boundingBox())!;
-  const last = Number(await slider.getAttribute('aria-valuemax'));
+  const last = Math.min(ready - 1, Number(await slider.getAttribute('aria-valuemax')));
   const wrong: unknown[] = [];
   for (let move = 0; move < moves; move++) {
     const before = await frameSaid(page);

@@ -1,11 +1,14 @@
 import { Controller, Delete, Get, HttpCode, Inject, Param, Post, Req, Res } from '@nestjs/common';
 import {
   academyChoice,
+  foundingWish,
   newAcademy,
   newPassword,
   resetWish,
   signIn,
   type AcademyChoice,
+  type FoundingLook,
+  type FoundingWish,
   type Me,
   type NewAcademy,
   type NewPassword,
@@ -17,9 +20,9 @@ import type { Request, Response } from 'express';
 import { CheckedBody, Says } from '../api/describe.js';
 import { CONFIG, type Config } from '../config/config.js';
 import { AccountsService, type Opened } from './accounts.service.js';
-import { CurrentSession, Public, Roles } from './session.guard.js';
-import type { Session } from './session.js';
-import { callerOf, clearSessionCookie, setSessionCookie } from './sessionCookie.js';
+import { CurrentSession, CurrentWho, Public, Roles } from './session.guard.js';
+import type { Session, Who } from './session.js';
+import { callerOf, clearSessionCookie, sessionTokenOf, setSessionCookie } from './sessionCookie.js';
 
 @Controller()
 export class AccountsController {
@@ -38,6 +41,14 @@ export class AccountsController {
     @Res({ passthrough: true }) response: Response,
   ): Promise<Me> {
     return this.opened(response, await this.accounts.signIn(body, callerOf(request)));
+  }
+
+  @Public()
+  @Says('Whether anybody may found an academy here, and for whom an invitation to do so is')
+  @Post('founding')
+  @HttpCode(200)
+  foundingLook(@CheckedBody(foundingWish) body: FoundingWish, @Req() request: Request): Promise<FoundingLook> {
+    return this.accounts.foundingLook(body.invitation, callerOf(request));
   }
 
   @Public()
@@ -72,9 +83,9 @@ export class AccountsController {
     return this.opened(response, await this.accounts.setPassword(body, callerOf(request)));
   }
 
-  private opened(response: Response, { token, session }: Opened): Promise<Me> {
+  private opened(response: Response, { token, who }: Opened): Me {
     setSessionCookie(response, token, this.config);
-    return this.accounts.me(session);
+    return who.me;
   }
 
   @Roles('head', 'coach', 'student')
@@ -88,16 +99,20 @@ export class AccountsController {
 
   @Says('Who is signed in, where, and with which role')
   @Get('me')
-  me(@CurrentSession() session: Session): Promise<Me> {
-    return this.accounts.me(session);
+  me(@CurrentWho() { me }: Who): Me {
+    return me;
   }
 
   @Roles('head', 'coach', 'student')
   @Says('Goes over to another academy of this account')
   @Post('me/academy')
   @HttpCode(200)
-  goTo(@CurrentSession() session: Session, @CheckedBody(academyChoice) body: AcademyChoice): Promise<Me> {
-    return this.accounts.goTo(session, body.academyId);
+  goTo(
+    @CurrentSession() session: Session,
+    @CheckedBody(academyChoice) body: AcademyChoice,
+    @Req() request: Request,
+  ): Promise<Me> {
+    return this.accounts.goTo(session, body.academyId, sessionTokenOf(request)!);
   }
 
   @Says('The sessions of this account, the one used last first')

@@ -1,50 +1,53 @@
 import { Inject, Injectable } from '@nestjs/common';
-import type { Me, NewAcademy, NewPassword, SessionLook, SignIn } from '@odograph/core/contract';
-import { RateLimiterMemory, RateLimiterRes } from 'rate-limiter-flexible';
-import { CONFIG, addressOf, type Config } from '../config/config.js';
+import type { FoundingLook, Me, NewAcademy, NewPassword, SessionLook, SignIn } from '@odograph/core/contract';
+import { CONFIG, type Config } from '../config/config.js';
 import type { AcademyId } from '../database/academyId.js';
+import type { Transaction } from '../database/transaction.js';
 import { Refused, notFound } from '../errors/refused.js';
-import { MAILER, type Mailer } from '../outbox/mailer.js';
-import { AccountsRepository } from './accounts.repository.js';
-import type { Session } from './session.js';
-import { hashPassword, isPassword, newToken } from './tokens.js';
+import { LettersService } from '../letters/letters.service.js';
+import { AccountsRepository, type Account } from './accounts.repository.js';
+import { hashPassword, isPassword, mustBeGood } from './passwords.js';
+import { RESET_HOURS } from './resets.js';
+import type { Session, Who } from './session.js';
+import { markOf, newToken } from './tokens.js';
+import { TriesService } from './tries.service.js';
 
 export const SESSION_DAYS = 30;
-const TRIES_WINDOW_S = 15 * 60;
-const RESET_HOURS = 2;
 
 /** Where a request comes from. */
 export type Caller = { readonly address: string; readonly agent: string };
 /** A session that was opened, and the token that goes into the cookie. */
-export type Opened = { readonly token: string; readonly session: Session };
+export type Opened = { readonly token: string; readonly who: Who };
+
+/** The account that takes part in something: the one that is there, or one to be made. */
+export type Partaker = { readonly account: Account | Omit<Account, 'id'>; readonly isNew: boolean };
+
+const wrong = (): Refused => new Refused({ code: 'wrong-sign-in', facts: {} });
+const spent = (): Refused => new Refused({ code: 'link-spent', facts: {} });
 
 @Injectable()
 export class AccountsService {
-  private readonly tries: RateLimiterMemory;
-
   constructor(
     @Inject(CONFIG) private readonly config: Config,
     @Inject(AccountsRepository) private readonly accounts: AccountsRepository,
-    @Inject(MAILER) private readonly mailer: Mailer,
-  ) {
-    this.tries = new RateLimiterMemory({ points: config.signInTries, duration: TRIES_WINDOW_S });
-  }
+    @Inject(TriesService) private readonly tries: TriesService,
+    @Inject(LettersService) private readonly letters: LettersService,
+  ) {}
 
   /** Signs in and gives the session's token. Unknown mail and wrong password take the same time and get the same answer. */
   async signIn({ email, password }: SignIn, caller: Caller): Promise<Opened> {
     const account = await this.verified(email, password, caller);
     const [academy] = account ? await this.accounts.academiesOf(account.id) : [];
-    if (!account || !academy) throw new Refused({ code: 'wrong-sign-in', facts: {} });
-    return this.open(account.id, academy.id, caller);
+    if (!account || !academy) throw wrong();
+    return this.open(account.id, academy, caller);
   }
 
   /** The account that mail and password belong to; undefined = they do not, or there is none. Counts as a try. */
-  private async verified(email: string, password: string, caller: Caller) {
-    const key = `${email} ${caller.address}`;
-    await this.countTry(key);
+  private async verified(email: string, password: string, { address }: Caller): Promise<Account | undefined> {
+    await this.tries.count('sign-in', { address, email });
     const account = await this.accounts.byEmail(email);
     if (!(await isPassword(account?.passwordHash, password))) return undefined;
-    await this.tries.delete(key);
+    await this.tries.wentWell('sign-in', { address, email });
     return account;
   }
 
@@ -53,66 +56,76 @@ export class AccountsService {
     const now = new Date();
     const until = new Date(now.getTime() + SESSION_DAYS * 86_400_000);
     await this.accounts.openSession(token, { accountId, academyId, agent: agent.slice(0, 200) }, now, until);
-    const session = await this.accounts.session(token, now);
-    if (!session) throw new Error('a session that was just opened is not there');
-    return { token, session };
+    const who = await this.accounts.who(token, now);
+    if (!who) throw new Error('a session that was just opened is not there');
+    return { token, who };
   }
 
-  private async countTry(key: string): Promise<void> {
-    try {
-      await this.tries.consume(key);
-    } catch (full) {
-      if (!(full instanceof RateLimiterRes)) throw full;
-      throw new Refused({ code: 'too-many-tries', facts: { retryAfterS: Math.ceil(full.msBeforeNext / 1000) } });
-    }
+  /** What founding an academy needs here, and for whom an invitation to do so is. */
+  async foundingLook(invitation: string | null, { address }: Caller): Promise<FoundingLook> {
+    if (invitation === null) return { isOpen: this.config.isFoundingOpen, email: null };
+    await this.tries.count('link', { address });
+    const email = await this.accounts.invitedToFound(invitation, new Date());
+    return { isOpen: this.config.isFoundingOpen, email: email ?? null };
   }
 
   /** A new academy, its founder as its head. Whoever has an account gives that account's password. */
   async found(request: NewAcademy, caller: Caller): Promise<Opened> {
     const { email, password, name, academyName, timeZone } = request;
     const id = request.academyId as AcademyId;
-    const known = await this.accounts.byEmail(email);
-    const own = known && (await this.verified(email, password, caller));
-    if (known && !own) throw new Refused({ code: 'wrong-sign-in', facts: {} });
-    const head = own ?? { email, name, passwordHash: await hashPassword(password) };
-    const accountId = await this.accounts.found({ id, name: academyName, timeZone }, head, new Date());
+    await this.tries.count('found', { address: caller.address });
+    const invitation = await this.foundingInvitation(request);
+    // before anything is known of the mail: whether it has an account makes no difference to the answer
+    if (await this.accounts.isTaken(id)) throw new Refused({ code: 'id-taken', facts: {} });
+    const { account } = await this.partaker(email, name, password, caller);
+    const accountId = await this.accounts.found({ id, name: academyName, timeZone }, account, new Date(), invitation);
+    if (invitation !== null) await this.letters.spent(markOf(invitation), 'founding');
     return this.open(accountId, id, caller);
   }
 
-  /** The account for an invitation's mail: the one that is there, with its password, or a new one. */
-  async accountFor(email: string, name: string, password: string, caller: Caller): Promise<string> {
+  /** The invitation that founding needs; null where it needs none. */
+  private async foundingInvitation({ invitation, email }: NewAcademy): Promise<string | null> {
+    if (this.config.isFoundingOpen) return null;
+    if (invitation === null) throw new Refused({ code: 'founding-closed', facts: {} });
+    if ((await this.accounts.invitedToFound(invitation, new Date())) !== email) throw spent();
+    return invitation;
+  }
+
+  /** Whoever takes part under a mail: the account that is there, with its password, or a new one. */
+  async partaker(email: string, name: string, password: string, caller: Caller): Promise<Partaker> {
     if (await this.accounts.byEmail(email)) {
       const own = await this.verified(email, password, caller);
-      if (!own) throw new Refused({ code: 'wrong-sign-in', facts: {} });
-      return own.id;
+      if (!own) throw wrong();
+      return { account: own, isNew: false };
     }
-    return this.accounts.create({ email, name, passwordHash: await hashPassword(password) }, new Date());
+    mustBeGood(password);
+    return { account: { email, name, passwordHash: await hashPassword(password) }, isNew: true };
   }
 
-  /** Sends a link for a new password, if the mail has an account. The answer is the same if not. */
-  async wishReset(email: string, caller: Caller): Promise<void> {
-    await this.countTry(`reset ${email} ${caller.address}`);
-    const account = await this.accounts.byEmail(email);
-    const [academy] = account ? await this.accounts.academiesOf(account.id) : [];
-    if (!account || !academy) return;
-    const [token, now] = [newToken(), new Date()];
-    await this.accounts.newReset(token, account.id, now, new Date(now.getTime() + RESET_HOURS * 3_600_000));
-    await this.mailer.send(academy.id, {
-      to: email,
-      subject: 'A new password for Odograph',
-      body: `Hello ${account.name},\n\nsomebody, probably you, has asked for a new password. Set it here within ${RESET_HOURS} hours:\n\n${addressOf(this.config)}/new-password#${token}\n\nIf it was not you, nothing has changed and there is nothing to do.\n`,
-    });
+  /** The id of the account that takes part, made where it is new. */
+  async idOf({ account }: Partaker, now: Date, transaction: Transaction): Promise<string> {
+    return 'id' in account ? account.id : this.accounts.create(account, now, transaction);
   }
 
-  /** Sets a new password by a link, ends every session of the account, and opens a new one. */
+  /**
+   * Notes that a link for a new password is wished for. Whether the mail has an account is found out later, by a worker: nobody can tell by the answer,
+   * nor by how long it takes.
+   */
+  async wishReset(email: string, { address }: Caller): Promise<void> {
+    await this.tries.count('reset', { address, email });
+    await this.letters.wish(email, new Date(Date.now() + RESET_HOURS * 3_600_000));
+  }
+
+  /** Sets a new password by a link, ends every session of the account and all older links, and opens a new session. */
   async setPassword({ token, password }: NewPassword, caller: Caller): Promise<Opened> {
-    const passwordHash = await hashPassword(password);
-    const accountId = await this.accounts.spendReset(token, new Date());
+    await this.tries.count('link', caller);
+    const accountId = await this.accounts.resetFor(token, new Date());
     const [academy] = accountId === undefined ? [] : await this.accounts.academiesOf(accountId);
-    if (accountId === undefined || !academy) throw new Refused({ code: 'link-spent', facts: {} });
-    await this.accounts.setPassword(accountId, passwordHash);
-    await this.accounts.endSessions(accountId);
-    return this.open(accountId, academy.id, caller);
+    if (accountId === undefined || !academy) throw spent();
+    mustBeGood(password);
+    if (!(await this.accounts.setPassword(token, accountId, await hashPassword(password), new Date()))) throw spent();
+    await this.letters.spent(accountId, 'reset');
+    return this.open(accountId, academy, caller);
   }
 
   async signOut(session: Session): Promise<void> {
@@ -141,31 +154,10 @@ export class AccountsService {
   }
 
   /** Goes over to another academy of the same account. */
-  async goTo(session: Session, academyId: string): Promise<Me> {
+  async goTo(session: Session, academyId: string, token: string): Promise<Me> {
     const id = academyId as AcademyId;
-    const role = await this.accounts.role(id, session.accountId);
-    if (!role) throw notFound();
+    if (!(await this.accounts.academiesOf(session.accountId)).includes(id)) throw notFound();
     await this.accounts.moveSession(session, id);
-    return this.me({ ...session, academyId: id, role });
-  }
-
-  async me(session: Session): Promise<Me> {
-    const [account, academies] = await Promise.all([
-      this.accounts.byId(session.accountId),
-      this.accounts.academiesOf(session.accountId),
-    ]);
-    const academy = academies.find((a) => a.id === session.academyId);
-    if (!account || !academy) throw new Refused({ code: 'signed-out', facts: {} });
-    return {
-      account: { id: account.id, name: account.name, email: account.email },
-      academy: {
-        id: academy.id,
-        name: academy.name,
-        timeZone: academy.timeZone,
-        isDemo: academy.isDemo && this.config.demoDir !== null,
-      },
-      role: session.role,
-      academies: academies.map(({ id, name }) => ({ id, name })),
-    };
+    return (await this.accounts.who(token, new Date()))!.me;
   }
 }

@@ -9,12 +9,11 @@ import {
   type ExecutionContext,
 } from '@nestjs/common';
 import { ROLES, type MemberRole } from '@odograph/core/contract';
-import { parse } from 'cookie';
 import { Refused } from '../errors/refused.js';
 import { AccountsRepository } from './accounts.repository.js';
-import type { Session, SignedRequest } from './session.js';
+import type { Session, SignedRequest, Who } from './session.js';
+import { sessionTokenOf } from './sessionCookie.js';
 
-export const SESSION_COOKIE = 'odograph_session';
 const PUBLIC = 'public';
 const ALLOWED = 'roles';
 
@@ -37,7 +36,11 @@ export const rolesOf = (target: object, method: string, verb: string): readonly 
 
 /** The session of the request, checked by the guard. */
 export const CurrentSession = createParamDecorator(
-  (_: unknown, context: ExecutionContext): Session => context.switchToHttp().getRequest<SignedRequest>().session,
+  (_: unknown, context: ExecutionContext): Session => context.switchToHttp().getRequest<SignedRequest>().who.session,
+);
+/** The session with whose it is. */
+export const CurrentWho = createParamDecorator(
+  (_: unknown, context: ExecutionContext): Who => context.switchToHttp().getRequest<SignedRequest>().who,
 );
 
 /** Every route needs a session unless it says otherwise, and a role that may ask it. */
@@ -49,12 +52,12 @@ export class SessionGuard implements CanActivate {
     const handler = context.getHandler();
     if (Reflect.getMetadata(PUBLIC, handler) === true) return true;
     const request = context.switchToHttp().getRequest<SignedRequest>();
-    const token = parse(request.headers.cookie ?? '')[SESSION_COOKIE];
-    const session = token === undefined ? undefined : await this.accounts.session(token, new Date());
-    if (!session) throw new Refused({ code: 'signed-out', facts: {} });
-    if (!allowed(handler, request.method).includes(session.role))
-      throw new Refused({ code: 'not-allowed', facts: { role: session.role } });
-    request.session = session;
+    const token = sessionTokenOf(request);
+    const who = token === undefined ? undefined : await this.accounts.who(token, new Date());
+    if (!who) throw new Refused({ code: 'signed-out', facts: {} });
+    const { role } = who.session;
+    if (!allowed(handler, request.method).includes(role)) throw new Refused({ code: 'not-allowed', facts: { role } });
+    request.who = who;
     return true;
   }
 }

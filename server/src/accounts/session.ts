@@ -1,4 +1,4 @@
-import type { MemberRole } from '@odograph/core/contract';
+import type { Me, MemberRole } from '@odograph/core/contract';
 import type { Request } from 'express';
 import type { AcademyId } from '../database/academyId.js';
 
@@ -10,4 +10,7 @@ export type Session = {
   readonly role: MemberRole;
 };
 
-export type SignedRequest = Request & { session: Session };
+/** A session with all that is known of whose it is. */
+export type Who = { readonly session: Session; readonly me: Me };
+
+export type SignedRequest = Request & { who: Who };

@@ -1,7 +1,7 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { placeName, readPlace, type Words } from '@odograph/core';
 import type { Binned, References } from '@odograph/core/contract';
-import { Op, QueryTypes, Sequelize } from 'sequelize';
+import { Op, QueryTypes, Sequelize, Transaction } from 'sequelize';
 import type { AcademyId } from '../database/academyId.js';
 import type { Entity, Models, Row } from '../database/models.js';
 import { MODELS } from '../database/tokens.js';
@@ -9,22 +9,25 @@ import { MODELS } from '../database/tokens.js';
 export type BinnedRow = { readonly id: string; readonly name: string; readonly removedAt: Date };
 export type GoneFile = { readonly academyId: AcademyId; readonly id: string };
 
-/** Rows that go for good once they have lain in the bin long enough, each before the rows it points to. `:old` is the instant. */
+/**
+ * Rows that go for good once they have lain in the bin long enough, each before the rows it points to. `:old` is the instant. The order of joins is said: what is
+ * looked through leads, and what it points to is found by its key, also where the database's statistics date from before a large library came.
+ */
 const PURGES: readonly string[] = [
-  `UPDATE route_steps s JOIN clips c ON c.academy_id = s.academy_id AND c.id = s.clip_id SET s.clip_id = NULL WHERE c.deleted_at < :old`,
-  `DELETE s FROM route_steps s JOIN routes r ON r.academy_id = s.academy_id AND r.id = s.route_id WHERE s.deleted_at < :old OR r.deleted_at < :old`,
+  `UPDATE route_steps s STRAIGHT_JOIN clips c ON c.academy_id = s.academy_id AND c.id = s.clip_id SET s.clip_id = NULL WHERE c.deleted_at < :old`,
+  `DELETE s FROM route_steps s STRAIGHT_JOIN routes r ON r.academy_id = s.academy_id AND r.id = s.route_id WHERE s.deleted_at < :old OR r.deleted_at < :old`,
   `DELETE FROM routes WHERE deleted_at < :old`,
   `DELETE FROM clips WHERE deleted_at < :old`,
-  `DELETE m FROM moments m JOIN angles g ON g.academy_id = m.academy_id AND g.id = m.angle_id JOIN footage f ON f.academy_id = m.academy_id AND f.id = m.footage_id
+  `DELETE m FROM moments m STRAIGHT_JOIN angles g ON g.academy_id = m.academy_id AND g.id = m.angle_id STRAIGHT_JOIN footage f ON f.academy_id = m.academy_id AND f.id = m.footage_id
    WHERE m.deleted_at < :old OR g.deleted_at < :old OR f.deleted_at < :old`,
   ...['controls', 'attempt_reactions', 'attempt_reasons'].map(
     (table) =>
-      `DELETE b FROM ${table} b JOIN attempts a ON a.academy_id = b.academy_id AND a.id = b.attempt_id WHERE b.deleted_at < :old OR a.deleted_at < :old`,
+      `DELETE b FROM ${table} b STRAIGHT_JOIN attempts a ON a.academy_id = b.academy_id AND a.id = b.attempt_id WHERE b.deleted_at < :old OR a.deleted_at < :old`,
   ),
-  `UPDATE attempts a JOIN attempts p ON p.academy_id = a.academy_id AND p.id = a.parent_id SET a.parent_id = NULL WHERE p.deleted_at < :old`,
-  `UPDATE attempts a JOIN attempts p ON p.academy_id = a.academy_id AND p.id = a.counter_of_id SET a.counter_of_id = NULL WHERE p.deleted_at < :old`,
-  `UPDATE attempts a JOIN attempts p ON p.academy_id = a.academy_id AND p.id = a.follows_id SET a.follows_id = NULL WHERE p.deleted_at < :old`,
-  `UPDATE moments m JOIN attempts a ON a.academy_id = m.academy_id AND a.id = m.attempt_id SET m.attempt_id = NULL WHERE a.deleted_at < :old`,
+  `UPDATE attempts a STRAIGHT_JOIN attempts p ON p.academy_id = a.academy_id AND p.id = a.parent_id SET a.parent_id = NULL WHERE p.deleted_at < :old`,
+  `UPDATE attempts a STRAIGHT_JOIN attempts p ON p.academy_id = a.academy_id AND p.id = a.counter_of_id SET a.counter_of_id = NULL WHERE p.deleted_at < :old`,
+  `UPDATE attempts a STRAIGHT_JOIN attempts p ON p.academy_id = a.academy_id AND p.id = a.follows_id SET a.follows_id = NULL WHERE p.deleted_at < :old`,
+  `UPDATE moments m STRAIGHT_JOIN attempts a ON a.academy_id = m.academy_id AND a.id = m.attempt_id SET m.attempt_id = NULL WHERE a.deleted_at < :old`,
   `DELETE a FROM attempts a LEFT JOIN clips c ON c.academy_id = a.academy_id AND c.attempt_id = a.id WHERE a.deleted_at < :old AND c.id IS NULL`,
   `DELETE g FROM angles g LEFT JOIN attempts a ON a.academy_id = g.academy_id AND a.angle_id = g.id LEFT JOIN clips c ON c.academy_id = g.academy_id AND c.angle_id = g.id
    WHERE g.deleted_at < :old AND a.id IS NULL AND c.id IS NULL`,
@@ -225,7 +228,9 @@ export class BinRepository {
 
   /** Deletes for good what has lain in the bin since before `old`, in all academies; gives the files that nothing shows any more. */
   async purge(old: Date): Promise<readonly GoneFile[]> {
-    return this.sequelize.transaction(async (transaction) => {
+    // so that only rows that go are locked, and not all that were looked at
+    const isolationLevel = Transaction.ISOLATION_LEVELS.READ_COMMITTED;
+    return this.sequelize.transaction({ isolationLevel }, async (transaction) => {
       for (const sql of PURGES) await this.sequelize.query(sql, { replacements: { old }, transaction });
       const gone = await this.sequelize.query<{ academy_id: AcademyId; id: string }>(
         `SELECT f.academy_id, f.id FROM files f LEFT JOIN angles g ON g.academy_id = f.academy_id AND g.file_id = f.id

@@ -20,6 +20,7 @@ const DAY_MS = 86_400_000;
 
 @Injectable()
 export class BinService implements OnModuleDestroy {
+  private emptying: Promise<void> = Promise.resolve();
   private daily: NodeJS.Timeout | undefined;
 
   constructor(
@@ -125,14 +126,17 @@ export class BinService implements OnModuleDestroy {
     for (const { academyId, id } of gone) await this.store.remove(academyId, id);
   }
 
-  /** Empties the bin now and every day from now on. */
-  async keepEmptying(onError: (error: unknown) => void): Promise<void> {
-    const once = (): Promise<void> => this.purge(new Date()).catch(onError);
-    await once();
-    this.daily = setInterval(() => void once(), DAY_MS).unref();
+  /** Empties the bin now and every day from now on, beside all else. */
+  keepEmptying(onError: (error: unknown) => void): void {
+    const once = (): void => {
+      this.emptying = this.purge(new Date()).catch(onError);
+    };
+    once();
+    this.daily = setInterval(once, DAY_MS).unref();
   }
 
-  onModuleDestroy(): void {
+  async onModuleDestroy(): Promise<void> {
     clearInterval(this.daily);
+    await this.emptying;
   }
 }

@@ -1,10 +1,10 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { Sequelize, UniqueConstraintError } from 'sequelize';
+import { QueryTypes, Sequelize, UniqueConstraintError } from 'sequelize';
 import type { Session } from '../accounts/session.js';
 import { patiently } from '../database/deadlock.js';
 import type { Entity, Models } from '../database/models.js';
 import { MODELS } from '../database/tokens.js';
-import { Refused } from '../errors/refused.js';
+import { Refused, notFound } from '../errors/refused.js';
 import { ABOVE, Edit, type Touched } from './edit.js';
 
 /** How many of a person's latest edits can be undone. */
@@ -57,12 +57,16 @@ export class ChangesService {
       const academyId = session.academyId;
       // the edits of one academy come one after the other, so that versions of its library appear in their order
       await this.models.academy.increment('libraryVersion', { where: { id: academyId }, transaction });
-      const done = await this.models.edit.findOne({ where: { academyId, id: editId }, transaction });
-      if (done) {
-        if (done.get('accountId') !== session.accountId) throw new Refused({ code: 'id-taken', facts: {} });
+      const [academy] = await this.sequelize.query<{ version: number; doneBy: string | null }>(
+        `SELECT c.library_version AS version, e.account_id AS doneBy FROM academies c
+         LEFT JOIN edits e ON e.academy_id = c.id AND e.id = :editId WHERE c.id = :academyId`,
+        { type: QueryTypes.SELECT, replacements: { academyId, editId }, transaction },
+      );
+      if (!academy) throw notFound();
+      if (academy.doneBy !== null) {
+        if (academy.doneBy !== session.accountId) throw new Refused({ code: 'id-taken', facts: {} });
         return this.touchedBy(session, editId);
       }
-      const academy = await this.models.academy.findOne({ where: { id: academyId }, transaction, rejectOnEmpty: true });
       const now = new Date();
       await this.models.edit.create(
         {
@@ -72,7 +76,7 @@ export class ChangesService {
           at: now,
           undoesId: undoes,
           undoneAt: null,
-          libraryVersion: academy.get('libraryVersion') as number,
+          libraryVersion: academy.version,
         },
         { transaction },
       );

@@ -145,6 +145,13 @@ describe('edits that meet', () => {
     expect(headers.get('content-security-policy')).toContain("default-src 'self'");
     expect(headers.get('x-content-type-options')).toBe('nosniff');
     expect(headers.get('x-powered-by')).toBeNull();
-    expect((await coach.raw('/map')).headers.get('cache-control')).toBe('no-cache');
+    const page = await coach.raw('/map');
+    expect(page.headers.get('cache-control')).toBe('no-store');
+    const policy = page.headers.get('content-security-policy')!;
+    for (const part of ["font-src 'self'", "frame-src 'none'", "frame-ancestors 'none'", "base-uri 'none'"])
+      expect(policy).toContain(part);
+    expect(policy).not.toContain('unsafe-inline');
+    const nonce = /style-src 'self' 'nonce-([^']+)'/.exec(policy)![1]!;
+    expect((await coach.raw('/map')).headers.get('content-security-policy')).not.toContain(nonce);
   });
 });

@@ -19,7 +19,7 @@ import { invalid, notFound } from '../errors/refused.js';
 import { SAID_AS_IS, fromControl, fromFinish, fromReaction, fromReason } from '../library/library.mapper.js';
 import { LibraryService } from '../library/library.service.js';
 import { MediaService, type FrameTimes } from '../media/media.service.js';
-import { ClipsRepository } from './clips.repository.js';
+import { ClipsRepository, NO_LISTS } from './clips.repository.js';
 import { checkWords } from './wordCheck.js';
 
 /** The columns behind a field of a request, where they are not called the same. */
@@ -28,6 +28,10 @@ const COLUMNS: Readonly<Record<string, readonly string[]>> = {
   lead: ['leadSide'],
   finish: ['finishKind', 'finishKey', 'finishRole', 'finishWon', 'restartPosition', 'restartRole'],
 };
+
+const LISTS = ['controls', 'reactions', 'reasons'] as const;
+/** Fields that say words of the academy. */
+const WORDED: ReadonlySet<string> = new Set(['state', 'action', 'finish', 'wanted', 'errors', 'answers', ...LISTS]);
 
 /** Fields of a request as columns of the attempt's row; lists are rows of their own. */
 const scalarRow = (fields: Partial<AttemptFields>, times: FrameTimes): Row => {
@@ -192,11 +196,14 @@ export class ClipsService {
 
   async editAttempt(session: Session, id: string, { editId, baseVersion, changes }: AttemptEdit): Promise<Changed> {
     const academy = session.academyId;
-    const before = await this.clips.attempt(academy, id);
-    if (!before) throw notFound();
-    checkWords(changes, await this.library.words(academy), 'changes');
-    const angle = await this.clips.angle(academy, before.angleId);
-    if (!angle) throw notFound();
+    const whole = await this.clips.attemptWhole(academy, id);
+    if (!whole) throw notFound();
+    const { angle, attempt: before } = whole;
+    const sent = new Set(LISTS.filter((list) => changes[list] !== undefined));
+    // what a stale edit is held against has to be told whole
+    const lists = sent.size ? await this.clips.lists(academy, id, sent) : NO_LISTS;
+    if (Object.keys(changes).some((field) => WORDED.has(field)))
+      checkWords(changes, await this.library.words(academy), 'changes');
     const times = await this.media.frameTimes(academy, angle.fileId);
     const start = changes.startFrame ?? before.start.frame,
       end = changes.endFrame ?? before.end.frame;
@@ -211,21 +218,20 @@ export class ClipsService {
         id,
         baseVersion,
         scalarRow(timed, times),
-        () => this.differences(changes, before),
+        () => this.differences(changes, { ...before, ...lists }),
         (field) => COLUMNS[field] ?? [field],
       );
-      const lists = await this.writeLists(edit, id, before, timed);
-      for (const list of lists) await edit.bump('attempt', id, list);
+      const written = await this.writeLists(edit, id, lists, timed);
+      for (const list of written) await edit.bump('attempt', id, list);
     });
     return this.library.changed(academy, touched);
   }
 
   async editClip(session: Session, id: string, { editId, baseVersion, changes }: ClipEdit): Promise<Changed> {
     const academy = session.academyId;
-    const clip = await this.clips.clip(academy, id);
-    const attempt = clip && (await this.clips.attempt(academy, clip.attemptId));
-    const angle = clip && (await this.clips.angle(academy, clip.angleId));
-    if (!clip || !attempt || !angle) throw notFound();
+    const whole = await this.clips.clipWhole(academy, id);
+    if (!whole) throw notFound();
+    const { clip, attempt, angle } = whole;
     const times = await this.media.frameTimes(academy, angle.fileId);
     const inFrame = changes.inFrame ?? clip.in.frame,
       outFrame = changes.outFrame ?? clip.out.frame;
@@ -308,7 +314,7 @@ export class ClipsService {
   private async writeLists(
     edit: Edit,
     attemptId: string,
-    before: Attempt | undefined,
+    before: Pick<Attempt, 'controls' | 'reactions' | 'reasons'> | undefined,
     { controls, reactions, reasons }: Partial<AttemptFields>,
   ): Promise<readonly string[]> {
     const changed: string[] = [];

@@ -68,6 +68,15 @@ describe('what the environment says', () => {
   });
 
   test.each([
+    [{}, true],
+    [{ PUBLIC_URL: 'https://mats.example' }, false],
+    [{ HOST: '0.0.0.0' }, false],
+    [{ HOST: '0.0.0.0', OPEN_FOUNDING: '1' }, true],
+  ])('when the environment says %j, founding without an invitation should be open: %s', (said, isOpen) => {
+    expect(readConfig({ ...least, ...said }).isFoundingOpen).toBe(isOpen);
+  });
+
+  test.each([
     [{ PUBLIC_URL: 'mats.example' }, /PUBLIC_URL/],
     [{ PORT: 'many' }, /PORT/],
     [{ ODOGRAPH_DB_USER: undefined }, /ODOGRAPH_DB_USER/],

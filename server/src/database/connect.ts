@@ -8,12 +8,18 @@ const CONNECT_MS = 15_000;
 export const connect = (config: Config): Sequelize =>
   new Sequelize({
     dialect: 'mariadb',
-    host: config.database.host,
-    port: config.database.port,
     database: config.database.name,
     username: config.database.user,
     password: config.database.password,
-    dialectOptions: { timezone: 'Z', connectTimeout: CONNECT_MS, bigIntAsNumber: true, checkNumberRange: false },
+    dialectOptions: {
+      ...(config.database.socket === null
+        ? { host: config.database.host, port: config.database.port }
+        : { socketPath: config.database.socket }),
+      timezone: 'Z',
+      connectTimeout: CONNECT_MS,
+      bigIntAsNumber: true,
+      checkNumberRange: false,
+    },
     timezone: '+00:00',
     logging: false,
     pool: { max: 16, min: 0 },

@@ -39,6 +39,8 @@ export const ENTITIES = {
       hasSound: flag,
       seconds: num,
       cutOff: flag,
+      tracks: { type: DataTypes.JSON },
+      track: int,
     },
   ],
   footage: [

@@ -1,10 +1,16 @@
 import { DataTypes, type Model, type ModelAttributes, type ModelStatic, type Sequelize } from 'sequelize';
-import { ENTITIES, at, flag, id, int, num, text, type Entity } from './entities.js';
+import { ENTITIES, at, flag, flagsOf, id, int, num, text, type Entity } from './entities.js';
 
 export type Row = Record<string, unknown>;
 export type RowModel = ModelStatic<Model<Row, Row>>;
 
-export { columnsOf, flagsOf, type Entity } from './entities.js';
+export { columnsOf, type Entity } from './entities.js';
+
+/** A plain row, in which flags are 0 and 1, with flags that are true and false. */
+export const withFlags = (entity: Entity, row: Row): Row => {
+  for (const flag of flagsOf(entity)) if (typeof row[flag] === 'number') row[flag] = row[flag] === 1;
+  return row;
+};
 
 export type Models = Readonly<
   Record<
@@ -17,7 +23,8 @@ export type Models = Readonly<
     | 'changeRecord'
     | 'invitation'
     | 'passwordReset'
-    | 'mail'
+    | 'letter'
+    | 'foundingInvitation'
     | 'upload'
     | 'job',
     RowModel
@@ -50,6 +57,9 @@ export const defineModels = (sequelize: Sequelize): Models => {
       createdAt: at,
       demoLoadedAt: at,
       libraryVersion: int,
+      quotaBytes: { type: DataTypes.BIGINT },
+      quotaAccounts: int,
+      quotaUploads: int,
     }),
     account: define('accounts', {
       id: { ...id, primaryKey: true },
@@ -103,13 +113,29 @@ export const defineModels = (sequelize: Sequelize): Models => {
       expiresAt: at,
       spentAt: at,
     }),
-    mail: define('mails', {
-      academyId: { ...id, primaryKey: true },
+    foundingInvitation: define('founding_invitations', {
+      tokenHash: { ...text, primaryKey: true },
+      email: text,
+      createdAt: at,
+      expiresAt: at,
+      spentAt: at,
+    }),
+    letter: define('letters', {
       id: { ...id, primaryKey: true },
+      academyId: id,
+      accountId: id,
+      kind: text,
+      aboutId: id,
       toEmail: text,
       subject: text,
       body: { type: DataTypes.TEXT },
-      sentAt: at,
+      state: text,
+      why: text,
+      tries: int,
+      dueAt: at,
+      createdAt: at,
+      endedAt: at,
+      expiresAt: at,
     }),
     upload: define('uploads', {
       academyId: { ...id, primaryKey: true },

@@ -16,7 +16,7 @@ import {
   type NewPerson,
 } from '@odograph/core/contract';
 import type { Session } from '../accounts/session.js';
-import { hashPassword } from '../accounts/tokens.js';
+import { hashPassword } from '../accounts/passwords.js';
 import { ClipsService } from '../clips/clips.service.js';
 import type { AcademyId } from '../database/academyId.js';
 import type { Models } from '../database/models.js';

@@ -1,13 +1,15 @@
 import { createReadStream } from 'node:fs';
-import { readFile, readdir, rm } from 'node:fs/promises';
+import { readFile, readdir, rename, rm } from 'node:fs/promises';
 import { join } from 'node:path';
 import { Inject, Injectable } from '@nestjs/common';
 import type { Library } from '@odograph/core';
 import { libraryFile } from '@odograph/core/contract';
-import { Sequelize, type Transaction } from 'sequelize';
+import { QueryTypes } from 'sequelize';
 import { v7 as newId } from 'uuid';
-import { hashPassword } from '../accounts/tokens.js';
+import { hashPassword } from '../accounts/passwords.js';
 import { CONFIG, type Config } from '../config/config.js';
+import type { AcademyId } from '../database/academyId.js';
+import { ENTITIES } from '../database/entities.js';
 import type { Entity, Models, Row } from '../database/models.js';
 import { MODELS } from '../database/tokens.js';
 import { fromAttempt, fromClip, fromControl, fromFile, fromReaction, fromReason } from '../library/library.mapper.js';
@@ -16,65 +18,79 @@ import { probe } from '../media/probe.js';
 
 const AT_ONCE = 1000;
 
-/** Takes in seeded libraries that wait in the data folder, each as an academy of its own, all of it or nothing. */
+/** What became of a library that waited. */
+export type TakenIn = 'taken in' | 'here already';
+
+/**
+ * Takes in seeded libraries that wait in the data folder, each as an academy of its own. A long one goes on where it was cut off: rows come in their order, a thousand at
+ * a time, and somebody comes in only when all are there.
+ */
 @Injectable()
 export class SeededService {
   constructor(
     @Inject(MODELS) private readonly models: Models,
-    @Inject(Sequelize) private readonly sequelize: Sequelize,
     @Inject(CONFIG) private readonly config: Config,
     @Inject(MediaStore) private readonly store: MediaStore,
   ) {}
 
-  /** `footage`: the folder with the demo's videos, on which seeded footage lies. */
-  async takeInWaiting(footage: string): Promise<void> {
+  /** `footage`: the folder with the demo's videos, on which seeded footage lies. `said` hears of each library. */
+  async takeInWaiting(footage: string, said: (name: string, what: TakenIn) => void): Promise<void> {
     const folder = join(this.config.dataDir, 'waiting');
     const names = await readdir(folder).catch(() => []);
     for (const name of names.filter((n) => n.endsWith('.json')).sort()) {
       const path = join(folder, name);
       const read = libraryFile.validate(JSON.parse(await readFile(path, 'utf8')));
       if (read.error) throw new Error(`${name} is no library: ${read.error.message}`);
-      await this.load(read.value, name.replace(/\.json$/, ''), footage);
-      await rm(path);
+      const what = await this.load(read.value, name.replace(/\.json$/, ''), footage);
+      said(name, what);
+      // what is here under its id already may be another one: the file stays, and is looked at no more
+      if (what === 'here already') await rename(path, `${path}.here-already`);
+      else await rm(path);
     }
   }
 
-  async load(library: Library, name: string, footage: string): Promise<void> {
+  async load(library: Library, name: string, footage: string): Promise<TakenIn> {
     const { academy } = library;
-    if (await this.models.academy.findOne({ where: { id: academy.id } })) return;
+    const known = await this.models.academy.findOne({ where: { id: academy.id } });
+    if (known && known.get('demoLoadedAt') !== null) return 'here already';
     for (const file of library.files) {
       const received = await this.store.receive(createReadStream(join(footage, file.name)));
       const read = await probe(received.path);
       if (!read.ok) throw new Error(`${file.name} is no video`);
-      await this.store.keep(academy.id as never, file.id, received, read.probed.times);
+      await this.store.keep(academy.id as AcademyId, file.id, received, read.probed.times);
     }
     const now = new Date();
+    if (!known) await this.models.academy.create({ ...academy, createdAt: now, demoLoadedAt: null, libraryVersion: 1 });
+    await this.rows(library, now);
+    await this.measured();
+    const accountId = newId();
+    const email = `coach@${name.toLowerCase()}.example`;
     const passwordHash = await hashPassword('seeded-mat-5');
-    await this.sequelize.transaction(async (transaction) => {
-      await this.models.academy.create(
-        { ...academy, createdAt: now, demoLoadedAt: now, libraryVersion: 1 },
-        { transaction },
-      );
-      const accountId = newId();
-      const email = `coach@${name.toLowerCase()}.example`;
+    await this.models.account.sequelize!.transaction(async (transaction) => {
       await this.models.account.create(
         { id: accountId, email, name: 'Seeded Coach', passwordHash, createdAt: now },
         { transaction },
       );
       const member = { academyId: academy.id, accountId, role: 'head', createdAt: now, removedAt: null };
       await this.models.membership.create(member, { transaction });
-      await this.rows(library, now, transaction);
+      await this.models.academy.update({ demoLoadedAt: now }, { where: { id: academy.id }, transaction });
     });
+    return 'taken in';
   }
 
-  private async rows(library: Library, now: Date, transaction: Transaction): Promise<void> {
-    const kept = { academyId: library.academy.id, version: 1, createdAt: now, changedAt: now, deletedAt: null };
+  /** Has the database count its tables anew: after so many rows at once it would plan by what there was before. */
+  private async measured(): Promise<void> {
+    const tables = Object.keys(ENTITIES).map((entity) => this.models[entity as Entity].getTableName() as string);
+    await this.models.academy.sequelize!.query(`ANALYZE TABLE ${tables.join(', ')}`, { type: QueryTypes.SELECT });
+  }
+
+  private async rows(library: Library, now: Date): Promise<void> {
+    const academyId = library.academy.id;
+    const kept = { academyId, version: 1, createdAt: now, changedAt: now, deletedAt: null };
     const write = async (entity: Entity, rows: readonly Row[]): Promise<void> => {
-      for (let i = 0; i < rows.length; i += AT_ONCE)
-        await this.models[entity].bulkCreate(
-          rows.slice(i, i + AT_ONCE).map((row) => ({ ...kept, ...row })),
-          { transaction },
-        );
+      // each thousand is there whole or not at all
+      for (let i = await this.models[entity].count({ where: { academyId } }); i < rows.length; i += AT_ONCE)
+        await this.models[entity].bulkCreate(rows.slice(i, i + AT_ONCE).map((row) => ({ ...kept, ...row })));
     };
     const { attempts } = library;
     await write(

@@ -6,8 +6,9 @@ import { Refused } from '../errors/refused.js';
 import { JobsRepository } from '../jobs/jobs.repository.js';
 import { MediaService } from '../media/media.service.js';
 import { MediaStore } from '../media/mediaStore.js';
-import { Room } from '../media/room.js';
+import { QuotaService } from '../quota/quota.service.js';
 import { UploadsRepository } from '../uploads/uploads.repository.js';
+import { UploadsService } from '../uploads/uploads.service.js';
 import { DiskRepository, type FileOnDisk } from './disk.repository.js';
 
 /** What media take on the disk, and giving room back by deleting what can be made again. */
@@ -19,15 +20,18 @@ export class DiskService {
     @Inject(MediaService) private readonly media: MediaService,
     @Inject(JobsRepository) private readonly jobs: JobsRepository,
     @Inject(UploadsRepository) private readonly uploads: UploadsRepository,
-    @Inject(Room) private readonly room: Room,
+    @Inject(UploadsService) private readonly incoming: UploadsService,
+    @Inject(QuotaService) private readonly quota: QuotaService,
   ) {}
 
   async use(academyId: AcademyId): Promise<DiskUse> {
-    const [files, cutsBytes, coming, freeBytes] = await Promise.all([
+    const [files, cutsBytes, coming, freeBytes, bytes, uploads] = await Promise.all([
       this.disk.files(academyId),
       this.store.cutsBytes(academyId),
       this.uploads.open(academyId),
-      this.room.forUploadsBytes(),
+      this.incoming.freeBytes(),
+      this.quota.of(academyId, 'bytes'),
+      this.quota.of(academyId, 'uploads'),
     ]);
     const incoming = await Promise.all(coming.map(({ id }) => this.store.incomingBytes(id)));
     return {
@@ -35,6 +39,8 @@ export class DiskService {
       cutsBytes,
       comingBytes: incoming.reduce((sum, bytes) => sum + bytes, 0),
       freeBytes,
+      bytes,
+      uploads,
       inbox: `inbox/${academyId}`,
     };
   }
@@ -51,7 +57,7 @@ export class DiskService {
   async thin(academyId: AcademyId, fileId: string): Promise<void> {
     await this.media.require(academyId, fileId);
     // first the word that it is not to be made again by itself, then the files: cut short between, they only lie there
-    if (!(await this.jobs.putOff(academyId, 'proxy', fileId, ['look'])))
+    if (!(await this.jobs.putOff(academyId, 'proxy', fileId, ['look', 'stills'])))
       throw new Refused({ code: 'in-use', facts: { by: 'jobs', count: 1 } });
     await this.store.thin(academyId, fileId);
   }

@@ -34,7 +34,7 @@ const until = async (holds: () => Promise<boolean>): Promise<void> => {
   while (!(await holds())) await pause(50);
 };
 const ready = (coach: Client, id: string): Promise<void> =>
-  until(async () => (await jobsOf(coach, id)).filter((j) => j.state === 'done').length === 2);
+  until(async () => (await jobsOf(coach, id)).filter((j) => j.state === 'done').length === 3);
 
 describe('the disk', () => {
   let app: TestApp, coach: Client, video: Buffer;
@@ -120,7 +120,7 @@ describe('the disk', () => {
       const found = async (): Promise<Upload | undefined> =>
         (await underWay(coach)).uploads.find((u) => u.name === name);
       await until(async () => (await found()) !== undefined);
-      expect(await found()).toMatchObject({ state: 'coming', source: 'inbox', why: expect.stringContaining('room') });
+      expect(await found()).toMatchObject({ state: 'coming', source: 'inbox', why: { code: 'no-room' } });
       room.freeBytes = real;
       await until(async () => (await found())?.state === 'taken');
       expect(await found()).toMatchObject({ state: 'taken', why: null, frames: 50 });
@@ -220,7 +220,7 @@ const small = smallDisk();
     const failed = async (): Promise<Job | undefined> => (await jobsOf(coach, id)).find((j) => j.state === 'failed');
     await until(async () => (await failed()) !== undefined);
     const { id: jobId, kind, why } = (await failed())!;
-    expect([kind, why]).toEqual(['proxy', 'The disk is full.']);
+    expect([kind, why]).toEqual(['proxy', { code: 'disk-full' }]);
     rmSync(ballast);
     expect((await coach.ask('POST', `/api/jobs/${jobId}/again`)).status).toBe(204);
     await until(() => Promise.resolve(existsSync(app.path(id, 'proxy.mp4'))));

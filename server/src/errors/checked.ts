@@ -1,10 +1,15 @@
+import { wellFormed } from '@odograph/core/contract';
 import type { Schema, ValidationError } from 'joi';
 import { Refused } from './refused.js';
+
+/** What is said of a field, without the field's name in front of it. */
+const withoutName = (message: string, name: string): string =>
+  name !== '' && message.startsWith(`${name} `) ? message.slice(name.length + 1) : message;
 
 /** What came in, checked against its schema and converted once; refused with the name of every field that is wrong. */
 export const checked = <T>(schema: Schema<T>, input: unknown): T => {
   const read: { readonly value: unknown; readonly error?: ValidationError | undefined } = schema.validate(
-    input ?? null,
+    wellFormed(input ?? null),
     {
       abortEarly: false,
       convert: true,
@@ -17,7 +22,7 @@ export const checked = <T>(schema: Schema<T>, input: unknown): T => {
     facts: {
       fields: read.error.details.map((d) => ({
         field: d.path.join('.') || (d.context?.label ?? 'body'),
-        reason: d.message.replace(`${d.path.join('.')} `, ''),
+        reason: withoutName(d.message, d.path.join('.') || (d.context?.label ?? '')),
       })),
     },
   });

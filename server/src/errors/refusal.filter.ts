@@ -1,8 +1,10 @@
 import { Catch, HttpException, type ArgumentsHost, type ExceptionFilter } from '@nestjs/common';
+import { faultText } from '@odograph/core';
 import type { ErrorBody, Refusal, RefusalCode } from '@odograph/core/contract';
 import type { Response } from 'express';
 import type { Logger } from 'pino';
 import { isDatabaseAway } from '../database/away.js';
+import { logged } from './logged.js';
 import { Refused } from './refused.js';
 
 const STATUS: Record<RefusalCode, number> = {
@@ -10,12 +12,16 @@ const STATUS: Record<RefusalCode, number> = {
   'signed-out': 401,
   'wrong-sign-in': 401,
   'too-many-tries': 429,
+  busy: 429,
+  'founding-closed': 403,
+  quota: 409,
   'not-allowed': 403,
   'foreign-origin': 403,
   'not-found': 404,
   stale: 409,
   'id-taken': 409,
   'not-video': 422,
+  'no-picture': 422,
   'too-large': 413,
   'nothing-to-undo': 409,
   'nothing-to-redo': 409,
@@ -42,6 +48,12 @@ export const messageOf = (refusal: Refusal): string => {
       return 'E-mail and password do not belong together.';
     case 'too-many-tries':
       return `Too many tries; again in ${refusal.facts.retryAfterS} s.`;
+    case 'busy':
+      return `Too much is asked for at once; again in ${refusal.facts.retryAfterS} s.`;
+    case 'founding-closed':
+      return 'Academies are founded here by invitation of whoever runs the server.';
+    case 'quota':
+      return `This academy may have ${refusal.facts.most} ${refusal.facts.of}, and has ${refusal.facts.used}.`;
     case 'not-allowed':
       return `A ${refusal.facts.role} cannot do this.`;
     case 'foreign-origin':
@@ -53,7 +65,9 @@ export const messageOf = (refusal: Refusal): string => {
     case 'id-taken':
       return 'This id is in use for something else.';
     case 'not-video':
-      return refusal.facts.why;
+      return faultText(refusal.facts.fault);
+    case 'no-picture':
+      return `Picture ${refusal.facts.frame} cannot be read.`;
     case 'too-large':
       return `Larger than ${refusal.facts.limitBytes} bytes.`;
     case 'nothing-to-undo':
@@ -73,7 +87,9 @@ export const messageOf = (refusal: Refusal): string => {
     case 'above-in-bin':
       return `The ${refusal.facts.what} it belongs to is in the bin.`;
     case 'disk-full':
-      return 'The disk of the server is full; nothing was saved.';
+      return refusal.facts.keptBytes > 0
+        ? `The disk of the server is full; ${refusal.facts.keptBytes} bytes of the file are kept, and it goes on when there is room.`
+        : 'The disk of the server is full; nothing was saved.';
     case 'no-room':
       return `It needs ${refusal.facts.neededBytes} bytes, and ${refusal.facts.freeBytes} are free.`;
     case 'not-whole':
@@ -105,16 +121,17 @@ export class RefusalFilter implements ExceptionFilter {
       return;
     }
     const refusal = this.refusalOf(error);
-    if (refusal.code === 'internal') this.log.error({ err: error }, 'request failed');
+    if (refusal.code === 'internal') this.log.error({ err: logged(error) }, 'request failed');
     const body: ErrorBody = { ...refusal, message: messageOf(refusal) };
-    if (refusal.code === 'too-many-tries') response.setHeader('Retry-After', String(refusal.facts.retryAfterS));
+    if (refusal.code === 'too-many-tries' || refusal.code === 'busy')
+      response.setHeader('Retry-After', String(refusal.facts.retryAfterS));
     response.status(STATUS[refusal.code]).json(body);
   }
 
   private refusalOf(error: unknown): Refusal {
     if (error instanceof Refused) return error.refusal;
     if (isDatabaseAway(error)) return { code: 'database-away', facts: {} };
-    if (isDiskFull(error)) return { code: 'disk-full', facts: {} };
+    if (isDiskFull(error)) return { code: 'disk-full', facts: { keptBytes: 0 } };
     const status =
       error instanceof HttpException ? error.getStatus() : ((error as { status?: number } | null)?.status ?? 500);
     if (status === 404) return { code: 'not-found', facts: {} };

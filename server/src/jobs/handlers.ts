@@ -23,6 +23,8 @@ export class Handlers {
         return this.prepare.look(academyId, subjectId, work);
       case 'sound':
         return this.prepare.sound(academyId, subjectId, work);
+      case 'stills':
+        return this.prepare.stills(academyId, subjectId, work);
       case 'cut':
         return this.cuts.cut(academyId, subjectId, work);
     }

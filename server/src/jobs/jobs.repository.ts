@@ -1,4 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
+import type { Fault } from '@odograph/core';
 import type { Job, JobKind, JobState } from '@odograph/core/contract';
 import { Op, QueryTypes, Sequelize } from 'sequelize';
 import { v7 as newId } from 'uuid';
@@ -6,6 +7,7 @@ import type { AcademyId } from '../database/academyId.js';
 import { patiently } from '../database/deadlock.js';
 import type { Models, Row } from '../database/models.js';
 import { MODELS } from '../database/tokens.js';
+import { readFault } from '../errors/faults.js';
 
 /** A job in the hands of a worker. */
 export type Claimed = {
@@ -32,6 +34,7 @@ const DEADLINES_S: Readonly<Record<JobKind, number>> = {
   look: 3600,
   sound: 1800,
   cut: 3600,
+  stills: 1800,
 };
 
 const secondsLeft = (row: Row): number | null => {
@@ -49,7 +52,7 @@ const toJob = (row: Row): Job => ({
   progress: row['progress'] as number,
   leftS: secondsLeft(row),
   tries: row['tries'] as number,
-  why: row['why'] as string | null,
+  why: readFault(row['why']),
 });
 
 /** The jobs of all academies in the database. Every instant is the database's own, so that workers on several machines agree. */
@@ -92,20 +95,48 @@ export class JobsRepository {
        UNION ALL SELECT f.academy_id, f.id, 'sound' FROM files f LEFT JOIN jobs j ON j.academy_id = f.academy_id AND j.kind = 'sound' AND j.subject_id = f.id
          WHERE j.id IS NULL AND f.deleted_at IS NULL AND f.has_sound
        UNION ALL SELECT p.academy_id, p.subject_id, 'look' FROM jobs p LEFT JOIN jobs j ON j.academy_id = p.academy_id AND j.kind = 'look' AND j.subject_id = p.subject_id
+         WHERE j.id IS NULL AND p.kind = 'proxy' AND p.state = 'done'
+       UNION ALL SELECT p.academy_id, p.subject_id, 'stills' FROM jobs p LEFT JOIN jobs j ON j.academy_id = p.academy_id AND j.kind = 'stills' AND j.subject_id = p.subject_id
          WHERE j.id IS NULL AND p.kind = 'proxy' AND p.state = 'done' LIMIT 200`,
       { type: QueryTypes.SELECT },
     );
     for (const { academyId, id, kind } of missing) await this.add(academyId, kind, id);
   }
 
-  /** Takes the oldest job that nobody holds, or whose holder has fallen silent. Two workers never get the same one. */
+  /** Has pictures made for lists of clips that were made or changed since an instant: their first frames. */
+  async addStills(since: Date): Promise<void> {
+    // read first, and without locks: the clips stay free for whoever writes them
+    const touched = await this.sequelize.query<{ academyId: AcademyId; fileId: string; latest: Date }>(
+      `SELECT c.academy_id AS academyId, a.file_id AS fileId, MAX(c.changed_at) AS latest FROM clips c
+         JOIN angles a ON a.academy_id = c.academy_id AND a.id = c.angle_id WHERE c.changed_at > :since GROUP BY c.academy_id, a.file_id`,
+      { type: QueryTypes.SELECT, replacements: { since } },
+    );
+    for (const { academyId, fileId, latest } of touched)
+      await this.models.job.update(
+        { state: 'waiting', tries: 0, progress: 0, endedAt: null },
+        // one that was begun later has seen them
+        { where: { academyId, kind: 'stills', subjectId: fileId, state: 'done', startedAt: { [Op.lt]: latest } } },
+      );
+  }
+
+  /** The first frames of all clips that are cut from a file. */
+  async firstFrames(academyId: AcademyId, fileId: string): Promise<readonly number[]> {
+    const rows = await this.sequelize.query<{ frame: number }>(
+      `SELECT DISTINCT c.in_frame AS frame FROM angles a JOIN clips c ON c.academy_id = a.academy_id AND c.angle_id = a.id
+       WHERE a.academy_id = :academyId AND a.file_id = :fileId AND c.deleted_at IS NULL ORDER BY 1`,
+      { type: QueryTypes.SELECT, replacements: { academyId, fileId } },
+    );
+    return rows.map((row) => row.frame);
+  }
+
+  /** Takes the oldest job that nobody holds, or whose holder has fallen silent; pictures for lists come after all else, since they are made when they are asked for in any case. Two workers never get the same one. */
   async claim(worker: string, withHeavy: boolean): Promise<Claimed | undefined> {
     return patiently(() =>
       this.sequelize.transaction(async (transaction) => {
         const [row] = await this.sequelize.query<Row>(
           `SELECT academy_id AS academyId, id, kind, subject_id AS subjectId, tries, deadline_s AS deadlineS FROM jobs
          WHERE (state = 'waiting' OR (state = 'running' AND lease_until < UTC_TIMESTAMP(3))) ${withHeavy ? '' : 'AND NOT heavy'}
-         ORDER BY created_at, id LIMIT 1 FOR UPDATE SKIP LOCKED`,
+         ORDER BY kind = 'stills', created_at, id LIMIT 1 FOR UPDATE SKIP LOCKED`,
           { type: QueryTypes.SELECT, transaction },
         );
         if (!row) return undefined;
@@ -145,9 +176,9 @@ export class JobsRepository {
     return this.mine(`state = 'done', progress = 1, ended_at = UTC_TIMESTAMP(3), lease_until = NULL`, job, worker, {});
   }
 
-  fail(job: Claimed, worker: string, why: string): Promise<boolean> {
+  fail(job: Claimed, worker: string, why: Fault): Promise<boolean> {
     return this.mine(`state = 'failed', why = :why, ended_at = UTC_TIMESTAMP(3), lease_until = NULL`, job, worker, {
-      why: why.slice(0, 400),
+      why: JSON.stringify(why),
     });
   }
 

@@ -3,20 +3,38 @@ import { hostname } from 'node:os';
 import { setTimeout as pause } from 'node:timers/promises';
 import { Inject, Injectable, type OnModuleDestroy } from '@nestjs/common';
 import { createConnection, type Connection, type ConnectionConfig } from 'mariadb';
+import type { Fault, Task } from '@odograph/core';
+import type { JobKind } from '@odograph/core/contract';
 import { CONFIG, type Config } from '../config/config.js';
 import { isDatabaseAway } from '../database/away.js';
-import { messageOf } from '../errors/refusal.filter.js';
+import { faultOfRefusal } from '../errors/faults.js';
 import { Refused } from '../errors/refused.js';
-import { ToolFault } from '../media/tool.js';
+import { JobFault } from '../media/tool.js';
 import { JobsRepository, LEASE_S, MOST_TRIES, type Claimed } from './jobs.repository.js';
 import { Inbox } from '../uploads/inbox.js';
 import { UploadsService } from '../uploads/uploads.service.js';
+import { Post } from '../letters/post.js';
+import { LettersService } from '../letters/letters.service.js';
+import { Resets } from '../accounts/resets.js';
+import { TriesRepository } from '../accounts/tries.repository.js';
 import { Handlers } from './handlers.js';
+
+const TASK: Readonly<Record<JobKind, Task>> = {
+  read: 'read',
+  proxy: 'proxy',
+  look: 'look',
+  sound: 'sound',
+  cut: 'cut',
+  stills: 'strip',
+};
 
 const BEAT_MS = 2000;
 const IDLE_MS = 250;
 const MISSING_EVERY_MS = 700;
 const INBOX_EVERY_MS = 1500;
+const LETTERS_EVERY_MS = 500;
+const STILLS_EVERY_MS = 5000;
+const OVERLAP_MS = 20_000;
 const CLEAR_EVERY_MS = 3_600_000;
 
 /** Takes jobs one after the other and does them, two at a time, of which at most one is heavy on this machine. */
@@ -27,6 +45,8 @@ export class JobRunner implements OnModuleDestroy {
   private running: Promise<unknown> = Promise.resolve();
   private turn: Connection | undefined;
   private isStarted = false;
+  private onBug: (error: unknown) => void = () => undefined;
+  private stillsSince = new Date(0);
 
   constructor(
     @Inject(CONFIG) private readonly config: Config,
@@ -34,19 +54,40 @@ export class JobRunner implements OnModuleDestroy {
     @Inject(Handlers) private readonly handlers: Handlers,
     @Inject(Inbox) private readonly inbox: Inbox,
     @Inject(UploadsService) private readonly uploads: UploadsService,
+    @Inject(Resets) private readonly resets: Resets,
+    @Inject(Post) private readonly post: Post,
+    @Inject(LettersService) private readonly letters: LettersService,
+    @Inject(TriesRepository) private readonly tries: TriesRepository,
   ) {}
 
   /** Begins to take jobs. `onError` hears of what went wrong outside of a job: the database away, for one. */
   start(onError: (error: unknown) => void): void {
     if (this.isStarted) return;
     this.isStarted = true;
+    this.onBug = onError;
     this.running = Promise.all([
       this.lane(true, onError),
       this.lane(false, onError),
       this.nowAndThen(MISSING_EVERY_MS, onError, () => this.jobs.addMissing()),
+      this.nowAndThen(STILLS_EVERY_MS, onError, () => this.stills()),
       this.nowAndThen(INBOX_EVERY_MS, onError, () => this.inbox.look(Date.now())),
-      this.nowAndThen(CLEAR_EVERY_MS, onError, () => this.uploads.clearLeftovers(new Date())),
+      this.repeat(LETTERS_EVERY_MS, onError, () => this.resets.answerOne()),
+      this.repeat(LETTERS_EVERY_MS, onError, () => this.post.sendOne()),
+      this.nowAndThen(CLEAR_EVERY_MS, onError, () => this.clear()),
     ]);
+  }
+
+  private async stills(): Promise<void> {
+    const since = this.stillsSince;
+    // edits that are being written now carry an instant that is a little older
+    this.stillsSince = new Date(Date.now() - OVERLAP_MS);
+    await this.jobs.addStills(since);
+  }
+
+  private async clear(): Promise<void> {
+    await this.uploads.clearLeftovers(new Date());
+    await this.letters.clear(new Date());
+    await this.tries.clear();
   }
 
   async onModuleDestroy(): Promise<void> {
@@ -92,9 +133,10 @@ export class JobRunner implements OnModuleDestroy {
    * gives it back by that alone.
    */
   private async hasTurn(): Promise<boolean> {
-    const { host, port, user, password, name } = this.config.database;
+    const { socket, host, port, user, password, name } = this.config.database;
+    const place = socket === null ? { host, port } : { socketPath: socket };
     try {
-      this.turn ??= await this.connected({ host, port, user, password, database: name, connectTimeout: 15_000 });
+      this.turn ??= await this.connected({ ...place, user, password, database: name, connectTimeout: 15_000 });
       const [row] = await this.turn.query<{ got: bigint | number }[]>('SELECT GET_LOCK(?, 0) AS got', [
         `odograph ${name} ${hostname()}`.slice(0, 64),
       ]);
@@ -117,7 +159,7 @@ export class JobRunner implements OnModuleDestroy {
 
   private async work(job: Claimed): Promise<void> {
     if (job.tries > MOST_TRIES) {
-      await this.jobs.fail(job, this.worker, `Given up: it was begun ${MOST_TRIES} times and never came to an end.`);
+      await this.jobs.fail(job, this.worker, { code: 'given-up', facts: { times: MOST_TRIES } });
       return;
     }
     const stop = new AbortController();
@@ -144,10 +186,16 @@ export class JobRunner implements OnModuleDestroy {
       const { signal } = stop;
       if (signal.reason === 'lost') return;
       if (signal.reason === 'ending') await this.jobs.giveBack(job, this.worker, false);
-      else if (signal.reason === 'late') await this.failed(job, 'It took longer than it may.');
+      else if (signal.reason === 'late')
+        await this.failed(job, { code: 'took-too-long', facts: { task: TASK[job.kind] } });
       // the job is not at fault, but must not go round for ever either
       else if (isDatabaseAway(error)) await this.patiently(() => this.jobs.giveBack(job, this.worker, true));
-      else await this.failed(job, whyOf(error));
+      else {
+        const why = whyOf(error);
+        // a reason that lies with the product is for its log
+        if (why.code === 'unexpected') this.onBug(error);
+        await this.failed(job, why);
+      }
     } finally {
       clearInterval(beats);
       clearTimeout(late);
@@ -155,7 +203,7 @@ export class JobRunner implements OnModuleDestroy {
     }
   }
 
-  private failed(job: Claimed, why: string): Promise<boolean> {
+  private failed(job: Claimed, why: Fault): Promise<boolean> {
     return this.patiently(() => this.jobs.fail(job, this.worker, why));
   }
 
@@ -172,9 +220,9 @@ export class JobRunner implements OnModuleDestroy {
   }
 }
 
-const whyOf = (error: unknown): string => {
-  if (error instanceof ToolFault) return error.message;
-  if (error instanceof Refused) return messageOf(error.refusal);
-  if ((error as NodeJS.ErrnoException).code === 'ENOSPC') return 'The disk is full.';
-  return `It failed for a reason that lies with Odograph: ${(error as Error).message}`;
+const whyOf = (error: unknown): Fault => {
+  if (error instanceof JobFault) return error.fault;
+  if (error instanceof Refused) return faultOfRefusal(error.refusal);
+  if ((error as NodeJS.ErrnoException).code === 'ENOSPC') return { code: 'disk-full' };
+  return { code: 'unexpected' };
 };

@@ -37,6 +37,8 @@ const FILE_AS_IS = [
   'hasSound',
   'seconds',
   'cutOff',
+  'tracks',
+  'track',
 ] as const satisfies readonly (keyof MediaFile)[];
 export const toFile = (row: Row): MediaFile => ({
   ...pick<MediaFile>(row, 'id', ...FILE_AS_IS),

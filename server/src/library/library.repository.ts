@@ -1,18 +1,52 @@
 import { Inject, Injectable } from '@nestjs/common';
-import type { Attempt, Definition, KeptRoute, Library, OwnAlias, Scope, WordChange } from '@odograph/core';
-import { Op } from 'sequelize';
+import type { Attempt, Clip, Definition, KeptRoute, Library, OwnAlias, Scope, WordChange } from '@odograph/core';
+import { Op, QueryTypes, Sequelize } from 'sequelize';
+import type { Touched } from '../changes/edit.js';
 import type { AcademyId } from '../database/academyId.js';
-import { columnsOf, flagsOf, type Entity, type Models, type Row } from '../database/models.js';
+import { columnsOf, withFlags, type Entity, type Models, type Row } from '../database/models.js';
 import { MODELS } from '../database/tokens.js';
 import { toAngle, toAttempt, toClip, toFile, toFootage, toMoment, toPerson, toRoute } from './library.mapper.js';
 
 type Rows = Pick<Library, 'persons' | 'files' | 'footage' | 'angles' | 'attempts' | 'clips' | 'routes' | 'moments'>;
 
-/** Plain rows carry flags as 0 and 1. */
-const withFlags = (entity: Entity, row: Row): Row => {
-  for (const flag of flagsOf(entity)) if (typeof row[flag] === 'number') row[flag] = row[flag] === 1;
-  return row;
+/** Some rows in the order of their ids: so many from behind one on. */
+export type Page = { readonly after: string; readonly limit: number };
+
+/** What has changed of that which decides who may see what. */
+export type ConsentChange = {
+  readonly isSame: boolean;
+  readonly persons: readonly string[];
+  /** Footage that may be seen now and could not before, or the other way round. */
+  readonly footage: readonly string[];
 };
+
+const CONSENT_SINCE = `SELECT DISTINCT c.entity, c.entity_id AS id FROM edits e JOIN change_records c ON c.academy_id = e.academy_id AND c.edit_id = e.id
+  WHERE e.academy_id = :academyId AND e.library_version > :since AND (
+    (c.entity = 'person' AND c.field IN ('shownTo', 'name', '*', 'deletedAt')) OR
+    (c.entity = 'footage' AND c.field IN ('audience', 'athleteA', 'athleteB', '*', 'deletedAt')) OR
+    (c.entity = 'angle' AND c.field IN ('footageId', 'fileId', '*', 'deletedAt')))`;
+/** Footage of those persons, that footage, and that of those angles; and, since files go out whole, all that lies in a file with any of it. */
+const CONCERNED = `WITH direct AS (
+    SELECT id FROM footage WHERE academy_id = :academyId AND (id IN (:footage) OR athlete_a IN (:persons) OR athlete_b IN (:persons))
+    UNION SELECT footage_id FROM angles WHERE academy_id = :academyId AND id IN (:angles))
+  SELECT id FROM direct
+  UNION SELECT other.footage_id FROM angles own JOIN angles other ON other.academy_id = own.academy_id AND other.file_id = own.file_id
+    WHERE own.academy_id = :academyId AND own.footage_id IN (SELECT id FROM direct)`;
+const IDS_IN: readonly (readonly [Entity, string])[] = [
+  ['angle', 'SELECT id FROM angles WHERE academy_id = :academyId AND footage_id IN (:footageIds)'],
+  ['file', 'SELECT DISTINCT file_id AS id FROM angles WHERE academy_id = :academyId AND footage_id IN (:footageIds)'],
+  ['attempt', 'SELECT id FROM attempts WHERE academy_id = :academyId AND footage_id IN (:footageIds)'],
+  [
+    'clip',
+    `SELECT c.id FROM clips c JOIN angles a ON a.academy_id = c.academy_id AND a.id = c.angle_id
+     WHERE c.academy_id = :academyId AND a.footage_id IN (:footageIds)`,
+  ],
+  [
+    'person',
+    `SELECT athlete_a AS id FROM footage WHERE academy_id = :academyId AND id IN (:footageIds)
+     UNION SELECT athlete_b FROM footage WHERE academy_id = :academyId AND id IN (:footageIds)`,
+  ],
+];
 
 const toScope = (row: Row): Scope => {
   const id = row['scopeId'] as string;
@@ -28,25 +62,44 @@ const toScope = (row: Row): Scope => {
 
 @Injectable()
 export class LibraryRepository {
-  constructor(@Inject(MODELS) private readonly models: Models) {}
+  constructor(
+    @Inject(MODELS) private readonly models: Models,
+    @Inject(Sequelize) private readonly sequelize: Sequelize,
+  ) {}
 
-  private async rows(academy: AcademyId, entity: Entity, ids?: ReadonlySet<string>): Promise<Row[]> {
+  async version(academy: AcademyId): Promise<number> {
+    const [row] = await this.sequelize.query<{ version: number }>(
+      'SELECT library_version AS version FROM academies WHERE id = ?',
+      { type: QueryTypes.SELECT, replacements: [academy] },
+    );
+    return row?.version ?? 0;
+  }
+
+  private async rows(academy: AcademyId, entity: Entity, ids?: ReadonlySet<string>, page?: Page): Promise<Row[]> {
     if (ids?.size === 0) return [];
     // plain rows: models of them would cost more than the question itself
     const found: unknown = await this.models[entity].findAll({
-      where: { academyId: academy, deletedAt: null, ...(ids ? { id: { [Op.in]: [...ids] } } : {}) },
+      where: {
+        academyId: academy,
+        deletedAt: null,
+        ...(ids ? { id: { [Op.in]: [...ids] } } : {}),
+        ...(page ? { id: { [Op.gt]: page.after } } : {}),
+      },
       attributes: ['id', 'version', ...columnsOf(entity)],
       order: [['id', 'ASC']],
       raw: true,
+      ...(page ? { limit: page.limit } : {}),
     });
     return (found as Row[]).map((row) => withFlags(entity, row));
   }
 
-  private async attempts(academy: AcademyId, ids?: ReadonlySet<string>): Promise<Attempt[]> {
-    const rows = await this.rows(academy, 'attempt', ids);
+  /** Attempts in the order of their ids, some of them, or those of a page. */
+  async attempts(academy: AcademyId, ids?: ReadonlySet<string>, page?: Page): Promise<Attempt[]> {
+    const rows = await this.rows(academy, 'attempt', ids, page);
+    const those = ids || page ? { attemptId: { [Op.in]: rows.map((row) => row['id'] as string) } } : {};
     const below = async (entity: 'control' | 'reaction' | 'reason'): Promise<Map<string, Row[]>> => {
       const found: unknown = await this.models[entity].findAll({
-        where: { academyId: academy, deletedAt: null, ...(ids ? { attemptId: { [Op.in]: [...ids] } } : {}) },
+        where: { academyId: academy, deletedAt: null, ...those },
         order: [
           ['ordinal', 'ASC'],
           ['id', 'ASC'],
@@ -128,6 +181,86 @@ export class LibraryRepository {
     return { clips, attempts: await this.attempts(academy, new Set(clips.map((c) => c.attemptId))) };
   }
 
+  /** Clips in the order of their ids, those of a page. */
+  async clips(academy: AcademyId, page: Page): Promise<Clip[]> {
+    return (await this.rows(academy, 'clip', undefined, page)).map(toClip);
+  }
+
+  /** Which angles some clips are cut from, by the ids of the clips. */
+  async anglesOf(academy: AcademyId, clipIds: readonly string[]): Promise<ReadonlyMap<string, string>> {
+    if (!clipIds.length) return new Map();
+    const rows = await this.models.clip.findAll({
+      where: { academyId: academy, deletedAt: null, id: { [Op.in]: [...clipIds] } },
+      attributes: ['id', 'angleId'],
+    });
+    return new Map(rows.map((row) => [row.get('id') as string, row.get('angleId') as string]));
+  }
+
+  /** The footage, angles and files that attempts lie in. */
+  async whereAttemptsLie(academy: AcademyId): Promise<Pick<Library, 'footage' | 'angles' | 'files'>> {
+    const [footage, angles, files] = await Promise.all([
+      this.rows(academy, 'footage'),
+      this.rows(academy, 'angle'),
+      this.rows(academy, 'file'),
+    ]);
+    return { footage: footage.map(toFootage), angles: angles.map(toAngle), files: files.map(toFile) };
+  }
+
+  /** What decides who may see what. */
+  async whoIsWhere(academy: AcademyId): Promise<Pick<Library, 'persons' | 'footage' | 'angles'>> {
+    const [persons, footage, angles] = await Promise.all([
+      this.rows(academy, 'person'),
+      this.rows(academy, 'footage'),
+      this.rows(academy, 'angle'),
+    ]);
+    return { persons: persons.map(toPerson), footage: footage.map(toFootage), angles: angles.map(toAngle) };
+  }
+
+  /** What has changed since a version of that which decides who may see what: persons, and the footage that it may concern. */
+  async consentSince(academy: AcademyId, since: number): Promise<ConsentChange> {
+    const rows = await this.sequelize.query<{ entity: 'person' | 'footage' | 'angle'; id: string }>(CONSENT_SINCE, {
+      type: QueryTypes.SELECT,
+      replacements: { academyId: academy, since },
+    });
+    const of = (entity: string): string[] => rows.flatMap((row) => (row.entity === entity ? row.id : []));
+    if (!rows.length) return { isSame: true, persons: [], footage: [] };
+    const concerned = await this.sequelize.query<{ id: string }>(CONCERNED, {
+      type: QueryTypes.SELECT,
+      // an empty list is none in SQL
+      replacements: {
+        academyId: academy,
+        persons: ['', ...of('person')],
+        footage: ['', ...of('footage')],
+        angles: ['', ...of('angle')],
+      },
+    });
+    return { isSame: false, persons: of('person'), footage: concerned.map((row) => row.id) };
+  }
+
+  /** All ids that lie in some footage, by kind: also of rows that are in the bin. */
+  async idsIn(academy: AcademyId, footageIds: readonly string[], most: number): Promise<Touched | undefined> {
+    const touched = new Map<Entity, Set<string>>([['footage', new Set(footageIds)]]);
+    let left = most;
+    for (const [entity, sql] of IDS_IN) {
+      const rows = await this.sequelize.query<{ id: string }>(`${sql} LIMIT ${left + 1}`, {
+        type: QueryTypes.SELECT,
+        replacements: { academyId: academy, footageIds: ['', ...footageIds] },
+      });
+      left -= rows.length;
+      if (left < 0) return undefined;
+      touched.set(entity, new Set(rows.map((row) => row.id)));
+    }
+    return touched;
+  }
+
+  async routeIds(academy: AcademyId): Promise<ReadonlySet<string>> {
+    const rows = await this.models.route.findAll({
+      where: { academyId: academy, deletedAt: null },
+      attributes: ['id'],
+    });
+    return new Set(rows.map((row) => row.get('id') as string));
+  }
+
   /** Everything of an academy but its attempts and clips. */
   async base(academy: AcademyId): Promise<Omit<Rows, 'attempts' | 'clips'>> {
     const [persons, files, footage, angles, routes, moments] = await Promise.all([
@@ -189,6 +322,16 @@ export class LibraryRepository {
         plain.filter((s) => s['routeId'] === row['id']),
       ),
     );
+  }
+
+  /** A text that is another one whenever a word of the academy has changed. */
+  async wordsMark(academy: AcademyId): Promise<string> {
+    const [row] = await this.sequelize.query<{ mark: string | null }>(
+      `SELECT CONCAT_WS(' ', (SELECT CONCAT(COUNT(*), ' ', SUM(version), ' ', MAX(changed_at)) FROM word_changes WHERE academy_id = :academy),
+         (SELECT CONCAT(COUNT(*), ' ', SUM(version), ' ', MAX(changed_at)) FROM word_aliases WHERE academy_id = :academy)) AS mark`,
+      { type: QueryTypes.SELECT, replacements: { academy } },
+    );
+    return row?.mark ?? '';
   }
 
   async wordChanges(academy: AcademyId): Promise<readonly WordChange[]> {

@@ -1,7 +1,7 @@
 import { Controller, Get, Inject, Query, Req, Res } from '@nestjs/common';
 import type { Request, Response } from 'express';
 import Joi from 'joi';
-import { CurrentSession } from '../accounts/session.guard.js';
+import { CurrentSession, Roles } from '../accounts/session.guard.js';
 import type { Session } from '../accounts/session.js';
 import { Says } from '../api/describe.js';
 import { checked } from '../errors/checked.js';
@@ -13,13 +13,13 @@ const sinceVersion = Joi.number()
   .max(2 ** 31)
   .label('since');
 
-@Controller('map')
+@Controller()
 export class MapController {
   constructor(@Inject(MapService) private readonly map: MapService) {}
 
   /** The library's version is the tag: whoever has it is told so, and `since` one gives only what has changed. */
   @Says('The attempts as packed rows, for counting; with ?since=VERSION only what has changed')
-  @Get('rows')
+  @Get('map/rows')
   async rows(
     @CurrentSession() session: Session,
     @Query('since') since: unknown,
@@ -41,5 +41,13 @@ export class MapController {
     response.setHeader('Content-Type', 'application/octet-stream');
     response.setHeader('Content-Encoding', 'gzip');
     response.end(bytes);
+  }
+
+  @Says('The map as GraphML')
+  @Roles('head', 'coach')
+  @Get('export/map.graphml')
+  exportMap(@CurrentSession() session: Session, @Res() response: Response): Promise<void> {
+    response.attachment('odograph-map.graphml').type('application/xml; charset=utf-8');
+    return this.map.graphml(session, response);
   }
 }

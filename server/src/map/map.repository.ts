@@ -14,11 +14,6 @@ export class MapRepository {
     @Inject(Sequelize) private readonly sequelize: Sequelize,
   ) {}
 
-  async version(academyId: AcademyId): Promise<number> {
-    const row = await this.models.academy.findOne({ where: { id: academyId }, attributes: ['libraryVersion'] });
-    return (row?.get('libraryVersion') as number | undefined) ?? 0;
-  }
-
   /** The attempts whose rows may differ since a version; undefined where words, people or too much have changed. */
   async changedSince(academyId: AcademyId, since: number): Promise<ReadonlySet<string> | undefined> {
     const records = await this.sequelize.query<{ entity: string; id: string; attempt: string | null; field: string }>(

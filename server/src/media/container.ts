@@ -1,4 +1,5 @@
 import { open } from 'node:fs/promises';
+import type { FileFault } from '@odograph/core';
 
 /** How a container is read, and as what it goes to a browser. */
 export type Container = {
@@ -8,10 +9,7 @@ export type Container = {
 };
 
 export type ContainerRead =
-  { readonly ok: true; readonly container: Container } | { readonly ok: false; readonly why: string };
-
-/** What can be taken in, for sentences. */
-export const KINDS_TAKEN = 'MP4, MOV, WebM, MKV, AVI and MPEG-TS can be taken in.';
+  { readonly ok: true; readonly container: Container } | { readonly ok: false; readonly fault: FileFault };
 
 const MOV: Container = { demuxer: 'mov', mime: 'video/mp4', name: 'MP4 or MOV' };
 const MATROSKA: Container = { demuxer: 'matroska', mime: 'video/webm', name: 'WebM or MKV' };
@@ -37,13 +35,9 @@ export const containerOf = async (path: string): Promise<ContainerRead> => {
   const { buffer, bytesRead } = await file.read(Buffer.alloc(HEAD), 0, HEAD, 0).finally(() => file.close());
   const bytes = buffer.subarray(0, bytesRead);
   const text = bytes.toString('latin1');
-  if (bytesRead === 0) return { ok: false, why: 'The file is empty.' };
+  if (bytesRead === 0) return { ok: false, fault: { code: 'empty' } };
   const start = text.replace(/^\u00ef\u00bb\u00bf/, '').trimStart();
-  if (PLAYLISTS.some((p) => p.test(start)))
-    return {
-      ok: false,
-      why: `This is a list that points at other files, and holds no pictures itself. Those files can be taken in. ${KINDS_TAKEN}`,
-    };
+  if (PLAYLISTS.some((p) => p.test(start))) return { ok: false, fault: { code: 'playlist' } };
   if (MOV_BOXES.includes(text.slice(4, 8))) return { ok: true, container: MOV };
   if (bytesRead >= 4 && bytes.readUInt32BE(0) === 0x1a45dfa3) return { ok: true, container: MATROSKA };
   if (text.startsWith('RIFF') && text.slice(8, 12) === 'AVI ') return { ok: true, container: AVI };
@@ -51,8 +45,11 @@ export const containerOf = async (path: string): Promise<ContainerRead> => {
   const isSync = (at: number): boolean => bytes[at] === 0x47;
   if ((isSync(0) && isSync(188) && isSync(376)) || (isSync(4) && isSync(196) && isSync(388)))
     return { ok: true, container: TS };
-  return { ok: false, why: `This is not a video that Odograph knows. ${KINDS_TAKEN}` };
+  return { ok: false, fault: { code: 'unknown-kind' } };
 };
+
+/** The most pixels that a picture may have: those of 8K. */
+export const MOST_PIXELS = 33_177_600;
 
 /** Before every input: only local files, only the container that its first bytes say, never more pixels than 8K. */
 export const inputGuard = (demuxer: Container['demuxer']): readonly string[] => [
@@ -61,7 +58,7 @@ export const inputGuard = (demuxer: Container['demuxer']): readonly string[] => 
   '-format_whitelist',
   'mov,matroska,webm,avi,mpegts',
   '-max_pixels',
-  '33177600',
+  String(MOST_PIXELS),
   '-f',
   demuxer,
 ];

@@ -1,4 +1,5 @@
 import { Module } from '@nestjs/common';
+import { FrameSeek } from './frameSeek.js';
 import { MediaController } from './media.controller.js';
 import { MediaRepository } from './media.repository.js';
 import { MediaService } from './media.service.js';
@@ -8,7 +9,7 @@ import { Stills } from './stills.js';
 
 @Module({
   controllers: [MediaController],
-  providers: [MediaService, MediaRepository, MediaStore, Stills, Room],
-  exports: [MediaService, MediaStore, Room],
+  providers: [MediaService, MediaRepository, MediaStore, FrameSeek, Stills, Room],
+  exports: [MediaService, MediaStore, Room, FrameSeek, Stills],
 })
 export class MediaModule {}

@@ -1,8 +1,10 @@
-import { isForAcademy, type MediaFile } from '@odograph/core';
+import { isForAcademy, type Fault, type MediaFile } from '@odograph/core';
+import type { JobKind } from '@odograph/core/contract';
 import { Inject, Injectable } from '@nestjs/common';
 import type { Model } from 'sequelize';
 import type { AcademyId } from '../database/academyId.js';
 import type { Models } from '../database/models.js';
+import { readFault } from '../errors/faults.js';
 import { MODELS } from '../database/tokens.js';
 import { toFile, toPerson } from '../library/library.mapper.js';
 
@@ -24,8 +26,24 @@ export class MediaRepository {
       { toFrame: frames, toPts: endPts },
       { where: { academyId: academy, fileId: id, toFrame: before } },
     );
-    await this.models.file.update({ frames }, { where: { academyId: academy, id } });
+    await this.models.file.update({ frames, playable: false }, { where: { academyId: academy, id } });
     return true;
+  }
+
+  /** Why the job of a kind for a file failed; null where it has not. */
+  async faultOf(academy: AcademyId, fileId: string, kind: JobKind): Promise<Fault | null> {
+    const row = await this.models.job.findOne({
+      where: { academyId: academy, kind, subjectId: fileId, state: 'failed' },
+    });
+    return row ? readFault(row.get('why')) : null;
+  }
+
+  /** Puts the jobs of some kinds for a file in line once more, however they ended. */
+  async remake(academy: AcademyId, fileId: string, kinds: readonly JobKind[]): Promise<void> {
+    await this.models.job.update(
+      { state: 'waiting', tries: 0, progress: 0, why: null, endedAt: null, worker: null, leaseUntil: null },
+      { where: { academyId: academy, subjectId: fileId, kind: [...kinds] } },
+    );
   }
 
   async all(): Promise<readonly { readonly academyId: AcademyId; readonly file: MediaFile }[]> {

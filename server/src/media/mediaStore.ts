@@ -11,14 +11,32 @@ import { CONFIG, type Config } from '../config/config.js';
 import type { AcademyId } from '../database/academyId.js';
 import { Refused } from '../errors/refused.js';
 
+/** What comes in as one body is held against the room on the disk so often. */
+const LOOK_EVERY_BYTES = 16 * 2 ** 20;
 const LIMIT_BYTES = 4 * 2 ** 30;
 
 export type Received = { readonly path: string; readonly sizeBytes: number; readonly sha256: string };
 /** What is made of a file: its presentation times; the proxy and the times of its own frames; picture strip and what moves; how loud it is. */
-export type MadeName = 'times' | 'proxy.mp4' | 'proxy.times' | 'strip.jpg' | 'look.json' | 'sound' | 'captions.json';
+export type MadeName =
+  | 'times'
+  | 'keys'
+  | 'proxy.mp4'
+  | 'proxy.times'
+  /** As much of the proxy as there is while it is made. */
+  | 'part.mp4'
+  | 'part.times'
+  | 'strip.jpg'
+  | 'look.json'
+  | 'sound'
+  | 'captions.json';
+/** The times that lie beside a file: its own, and those of what was made of it for stepping. */
+export type TimesName = 'times' | 'keys' | 'proxy.times' | 'part.times';
 
 /** What can be made again out of the original, and takes the most room beside it. */
-const REMADE = ['proxy.mp4', 'proxy.times', 'stills'] as const;
+const REMADE = ['proxy.mp4', 'proxy.times', 'part.mp4', 'part.times', 'stills'] as const;
+
+/** Time tables that are kept in memory; one of three hours at 60 frames a second takes 5 MB. */
+const KEPT_TIMES = 24;
 
 /** Marks a file of which what can be made again was deleted. */
 const THINNED = 'thinned';
@@ -42,6 +60,9 @@ const bytesOf = async (path: string): Promise<number> => {
 /** Where media lie: a folder for each academy, in it one for each file, named by ids that were checked. Names from users never become paths. */
 @Injectable()
 export class MediaStore {
+  /** Time tables that were read last: each edit of a clip asks for one. */
+  private readonly kept = new Map<string, { readonly mark: string; readonly times: TimeTable }>();
+
   constructor(@Inject(CONFIG) private readonly config: Config) {}
 
   folder(academy: AcademyId, fileId: string): string {
@@ -53,20 +74,30 @@ export class MediaStore {
   }
 
   /** Writes what comes in to a file of its own, counting and hashing on the way; it is on the disk when this returns. */
-  async receive(body: Readable): Promise<Received> {
+  async receive(
+    body: Readable,
+    mustFit: (moreBytes: number) => Promise<void> = () => Promise.resolve(),
+  ): Promise<Received> {
     const folder = join(this.config.dataDir, 'incoming');
     await mkdir(folder, { recursive: true });
     const path = join(folder, randomUUID());
     const hash = createHash('sha256');
-    let sizeBytes = 0;
+    let [sizeBytes, lookedAt] = [0, 0];
     const meter = new Transform({
       transform(chunk: Buffer, _encoding, done) {
         sizeBytes += chunk.length;
         hash.update(chunk);
-        done(
-          sizeBytes > LIMIT_BYTES ? new Refused({ code: 'too-large', facts: { limitBytes: LIMIT_BYTES } }) : null,
-          chunk,
-        );
+        if (sizeBytes > LIMIT_BYTES) {
+          done(new Refused({ code: 'too-large', facts: { limitBytes: LIMIT_BYTES } }));
+          return;
+        }
+        // others write to the disk meanwhile, and how much comes need not have been said
+        if (sizeBytes - lookedAt < LOOK_EVERY_BYTES) {
+          done(null, chunk);
+          return;
+        }
+        lookedAt = sizeBytes;
+        mustFit(LOOK_EVERY_BYTES).then(() => done(null, chunk), done);
       },
     });
     try {
@@ -112,6 +143,11 @@ export class MediaStore {
     await rename(path, this.made(academy, fileId, name));
   }
 
+  /** Takes away what was made of a file, where it is there. */
+  async unmake(academy: AcademyId, fileId: string, ...names: readonly MadeName[]): Promise<void> {
+    for (const name of names) await rm(this.made(academy, fileId, name), { force: true });
+  }
+
   /** An empty folder for a job, on the same disk as the media; `use` gets its path, and it is gone afterwards. */
   async working<T>(use: (folder: string) => Promise<T>): Promise<T> {
     const above = join(this.config.dataDir, 'working');
@@ -135,12 +171,7 @@ export class MediaStore {
     await handle.close();
   }
 
-  async writeTimes(
-    academy: AcademyId,
-    fileId: string,
-    times: TimeTable,
-    of: 'times' | 'proxy.times' = 'times',
-  ): Promise<void> {
+  async writeTimes(academy: AcademyId, fileId: string, times: TimeTable, of: TimesName = 'times'): Promise<void> {
     const path = this.made(academy, fileId, of);
     await writeFile(`${path}.part`, packTimes(times), { flush: true });
     await rename(`${path}.part`, path);
@@ -159,8 +190,18 @@ export class MediaStore {
     await rm(before);
   }
 
-  async times(academy: AcademyId, fileId: string, of: 'times' | 'proxy.times' = 'times'): Promise<TimeTable> {
-    return unpackTimes(await readFile(this.made(academy, fileId, of)));
+  async times(academy: AcademyId, fileId: string, of: TimesName = 'times'): Promise<TimeTable> {
+    const path = this.made(academy, fileId, of);
+    // a worker may have set them anew: what is kept holds only while the file is the same
+    const { mtimeMs, size } = await stat(path);
+    const mark = `${mtimeMs} ${size}`;
+    const known = this.kept.get(path);
+    if (known?.mark === mark) return known.times;
+    const times = unpackTimes(await readFile(path));
+    this.kept.delete(path);
+    this.kept.set(path, { mark, times });
+    for (const old of [...this.kept.keys()].slice(0, -KEPT_TIMES)) this.kept.delete(old);
+    return times;
   }
 
   /** What lies in the folder of a file, in bytes. */

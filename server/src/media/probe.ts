@@ -1,6 +1,8 @@
-import { timeTable, type TimeTable } from '@odograph/core';
-import { containerOf, inputGuard, type Container } from './container.js';
-import { runTool } from './tool.js';
+import { open } from 'node:fs/promises';
+import { timeTable, type FileFault, type SoundTrack, type TimeTable } from '@odograph/core';
+import { MOST_PIXELS, containerOf, demuxerOf, inputGuard, type Container } from './container.js';
+import { repairTimes } from './repairTimes.js';
+import { runTool, type ToolEnd } from './tool.js';
 
 /** What was found in a file that can be taken in. */
 export type Probed = {
@@ -9,6 +11,7 @@ export type Probed = {
   /** A browser shows it as it is. */
   readonly playable: boolean;
   readonly hasSound: boolean;
+  readonly tracks: readonly SoundTrack[];
   /** As it is shown: turned as the camera was held, with square pixels. */
   readonly width: number;
   readonly height: number;
@@ -16,9 +19,12 @@ export type Probed = {
   /** The file ends before its pictures do; what is there is used. */
   readonly cutOff: boolean;
   readonly times: TimeTable;
+  /** The container tells them rightly; otherwise they are the decoder's, from the first picture on. */
+  readonly areTimesRight: boolean;
 };
 
-export type ProbeResult = { readonly ok: true; readonly probed: Probed } | { readonly ok: false; readonly why: string };
+export type ProbeResult =
+  { readonly ok: true; readonly probed: Probed } | { readonly ok: false; readonly fault: FileFault };
 
 type Stream = {
   readonly index: number;
@@ -31,6 +37,9 @@ type Stream = {
   readonly sample_aspect_ratio?: string;
   readonly time_base: string;
   readonly duration?: string;
+  readonly nb_frames?: string;
+  readonly channels?: number;
+  readonly tags?: { readonly language?: string; readonly title?: string; readonly handler_name?: string };
   readonly disposition?: { readonly attached_pic?: number };
   readonly side_data_list?: readonly { readonly rotation?: number; readonly side_data_type?: string }[];
 };
@@ -40,16 +49,20 @@ const LIMIT_S = 120;
 /** Three hours at 60 frames a second, and then some. */
 const MOST_FRAMES = 1_500_000;
 const MOST_HOURS = 6;
+/** Packets in which it is looked for whether anything can be decoded. */
+const TRIED_PACKETS = 40;
+/** A container that says more than this beyond its last picture was cut off, in seconds. */
+const CUT_OFF_S = 1;
 
 const PLAYABLE: Readonly<Record<string, readonly string[]>> = {
   'video/mp4': ['h264', 'vp9', 'av1'],
   'video/webm': ['h264', 'vp8', 'vp9', 'av1'],
 };
+/** Codings whose B-pictures are shown before what they were coded after. */
+const REORDERING = ['h264', 'mpeg4', 'mpeg2video'];
 const PLAYABLE_PIXELS = ['yuv420p', 'yuvj420p'];
 
-const DAMAGED = 'The file is damaged and cannot be read as video.';
-const KINDS_WITH_PICTURES = 'A file with a video track can be taken in.';
-const refused = (why: string): ProbeResult => ({ ok: false, why });
+const refused = (fault: FileFault): ProbeResult => ({ ok: false, fault });
 
 /** Reads lines that arrive in pieces. */
 const lines = (onLine: (line: string) => void): ((chunk: Buffer) => void) => {
@@ -61,57 +74,82 @@ const lines = (onLine: (line: string) => void): ((chunk: Buffer) => void) => {
   };
 };
 
+type Reading = {
+  readonly demuxer: Container['demuxer'];
+  /** Which stream, as ffprobe selects them, and what of it. */
+  readonly of: string;
+  readonly entries: string;
+  readonly seconds?: number;
+  readonly memoryBytes?: number;
+  readonly signal?: AbortSignal | undefined;
+};
+
+/** Has ffprobe tell some entries of a stream, a line each, their values with commas between. */
+const tellEach = (
+  path: string,
+  { demuxer, of, entries, seconds = LIMIT_S, ...limits }: Reading,
+  onLine: (line: string) => void,
+): Promise<ToolEnd> =>
+  runTool(
+    'ffprobe',
+    [
+      ...['-v', 'error', ...inputGuard(demuxer), '-select_streams', of],
+      ...['-show_entries', entries, '-of', 'csv=p=0', `file:${path}`],
+    ],
+    { seconds, ...limits, onOutput: lines(onLine) },
+  );
+
 const infoOf = async (
   path: string,
   { demuxer }: Container,
-): Promise<{ readonly info: Info; readonly said: string } | undefined> => {
+): Promise<{ readonly info: Info | undefined; readonly said: string }> => {
   const chunks: Buffer[] = [];
   const end = await runTool(
     'ffprobe',
     ['-v', 'error', ...inputGuard(demuxer), '-show_streams', '-show_format', '-of', 'json', `file:${path}`],
     { seconds: LIMIT_S, memoryBytes: 2 * 2 ** 30, onOutput: (chunk) => chunks.push(chunk) },
   );
-  if (!end.ok) return undefined;
-  return { info: JSON.parse(Buffer.concat(chunks).toString()) as Info, said: end.said };
+  return { info: end.ok ? (JSON.parse(Buffer.concat(chunks).toString()) as Info) : undefined, said: end.said };
 };
 
-/** Presentation times of the packets of a stream that are shown, unsorted; undefined where some carry none. */
-const packetTimes = async (
-  path: string,
-  { demuxer }: Container,
-  stream: number,
-): Promise<{ readonly ticks: readonly number[]; readonly said: string } | undefined> => {
+type Packets = {
+  /** Presentation times of the packets that are shown, unsorted. */
+  readonly ticks: readonly number[];
+  /** Each has a time, no two the same, and they never jump back further than pictures are put in order. */
+  readonly isWhole: boolean;
+  /** Each is shown after the one before it in the file. */
+  readonly isRising: boolean;
+  /** Packets of all kinds, those that are not shown too. */
+  readonly count: number;
+  readonly said: string;
+};
+
+/** So far may the times of packets go back where pictures are coded in another order than they are shown, in seconds. */
+const REORDER_S = 2;
+
+const packetsOf = async (path: string, { demuxer }: Container, { index, time_base }: Stream): Promise<Packets> => {
   const ticks: number[] = [];
-  let isWhole = true;
-  const end = await runTool(
-    'ffprobe',
-    [
-      '-v',
-      'error',
-      ...inputGuard(demuxer),
-      '-select_streams',
-      String(stream),
-      '-show_entries',
-      'packet=pts,flags',
-      '-of',
-      'csv=p=0',
-      `file:${path}`,
-    ],
-    {
-      seconds: LIMIT_S,
-      memoryBytes: 2 * 2 ** 30,
-      onOutput: lines((line) => {
-        const [pts, flags] = line.split(',');
-        if (flags === undefined || flags.includes('D')) return;
-        if (pts === 'N/A') isWhole = false;
-        else ticks.push(Number(pts));
-      }),
-    },
-  );
-  return end.ok && isWhole ? { ticks, said: end.said } : undefined;
+  let [isWhole, isRising, latest, count] = [true, true, Number.NEGATIVE_INFINITY, 0];
+  const [num, den] = time_base.split('/').map(Number) as [number, number];
+  const asked = { demuxer, of: String(index), entries: 'packet=pts,flags', memoryBytes: 2 * 2 ** 30 };
+  const end = await tellEach(path, asked, (line) => {
+    const [pts, flags] = line.split(',');
+    if (flags === undefined) return;
+    count++;
+    if (flags.includes('D')) return;
+    const at = Number(pts);
+    ticks.push(at);
+    if (at <= latest) isRising = false;
+    if (Number.isNaN(at) || ((latest - at) * num) / den > REORDER_S) isWhole = false;
+    latest = Math.max(latest, at);
+  });
+  return { ticks, isWhole: end.ok && isWhole && new Set(ticks).size === ticks.length, isRising, count, said: end.said };
 };
 
-/** Presentation times frame by frame, as the decoder gives them: slow (some nine times real time), right for every container. Throws nothing; empty where nothing can be decoded. */
+/**
+ * Presentation times of all frames in the order in which a decoder gives them, in ticks, repaired where it gives none or they jump: slow (some nine times real
+ * time), right for every container. Throws nothing; empty where nothing can be decoded.
+ */
 export const frameTimes = async (
   path: string,
   demuxer: Container['demuxer'],
@@ -119,30 +157,81 @@ export const frameTimes = async (
   signal?: AbortSignal,
 ): Promise<readonly number[]> => {
   const ticks: number[] = [];
+  await tellEach(path, { demuxer, of: 'V:0', entries: 'frame=best_effort_timestamp', seconds, signal }, (line) => {
+    if (line.trim() !== '') ticks.push(Number(line.split(',')[0]));
+  });
+  return repairTimes(ticks);
+};
+
+/** Presentation times of the key frames of the pictures, in ticks. */
+export const keyTimes = async (path: string, demuxer: Container['demuxer']): Promise<readonly number[]> => {
+  const ticks: number[] = [];
+  await tellEach(path, { demuxer, of: 'V:0', entries: 'packet=pts,flags' }, (line) => {
+    const [pts, flags] = line.split(',');
+    if (flags?.includes('K') && pts !== 'N/A') ticks.push(Number(pts));
+  });
+  return ticks;
+};
+
+/** When the sound of a file ends, in seconds; 0 where it has none. */
+export const soundEndS = async (path: string, mime: string): Promise<number> => {
+  let endS = 0;
+  await tellEach(path, { demuxer: demuxerOf(mime), of: 'a:0', entries: 'packet=pts_time,duration_time' }, (line) => {
+    const [at, lasts] = line.split(',').map(Number);
+    if (at !== undefined && Number.isFinite(at))
+      endS = Math.max(endS, at + (lasts && Number.isFinite(lasts) ? lasts : 0));
+  });
+  return endS;
+};
+
+/** What can be decoded of the first pictures, and whether they are encrypted. */
+const firstPictures = async (
+  path: string,
+  { demuxer }: Container,
+): Promise<{ readonly frames: number; readonly isLocked: boolean; readonly isReordered: boolean }> => {
+  let [frames, isLocked, isReordered] = [0, false, false];
   await runTool(
     'ffprobe',
     [
-      '-v',
-      'error',
-      ...inputGuard(demuxer),
-      '-select_streams',
-      'V:0',
-      '-show_entries',
-      'frame=best_effort_timestamp',
-      '-of',
-      'csv=p=0',
-      `file:${path}`,
+      ...['-v', 'error', ...inputGuard(demuxer), '-select_streams', 'V:0', '-read_intervals', `%+#${TRIED_PACKETS}`],
+      ...[
+        '-show_entries',
+        'packet_side_data=side_data_type:frame=pict_type',
+        '-show_packets',
+        '-show_frames',
+        '-of',
+        'default',
+        `file:${path}`,
+      ],
     ],
     {
-      seconds,
-      signal,
+      seconds: LIMIT_S,
       onOutput: lines((line) => {
-        const pts = Number(line.split(',')[0]);
-        if (line.trim() !== '' && Number.isFinite(pts)) ticks.push(pts);
+        if (line.startsWith('pict_type=')) frames++;
+        if (line === 'pict_type=B') isReordered = true;
+        if (/^side_data_type=.*[Ee]ncryption/.test(line)) isLocked = true;
       }),
     },
   );
-  return ticks;
+  return { frames, isLocked, isReordered };
+};
+
+/** Marks of encryption in the index of an MP4: what protects it, and with what. */
+const LOCKS = ['sinf', 'schm', 'tenc', 'pssh'];
+const hasLocks = async (path: string): Promise<boolean> => {
+  const file = await open(path, 'r');
+  try {
+    const { size } = await file.stat();
+    const part = 2 ** 20;
+    for (const at of [0, Math.max(0, size - part)]) {
+      const { buffer, bytesRead } = await file.read(Buffer.alloc(part), 0, part, at);
+      const text = buffer.subarray(0, bytesRead).toString('latin1');
+      if (LOCKS.filter((lock) => text.includes(lock)).length >= 2) return true;
+    }
+    return false;
+  } finally {
+    await file.close();
+  }
 };
 
 /** When a container says that it begins, in seconds; 0 where it does not say. */
@@ -185,7 +274,18 @@ const isLocked = (stream: Stream): boolean =>
   /^(encv|enca|drmi|drms)$/.test(stream.codec_tag_string ?? '') ||
   (stream.side_data_list ?? []).some((d) => /encryption/i.test(d.side_data_type ?? ''));
 
-const distinctSorted = (ticks: readonly number[]): readonly number[] => [...new Set(ticks)].sort((a, b) => a - b);
+const tracksOf = (streams: readonly Stream[]): readonly SoundTrack[] =>
+  streams
+    .filter((s) => s.codec_type === 'audio')
+    .map(({ tags, channels, codec_name }) => ({
+      language: tags?.language === undefined || tags.language === 'und' ? '' : tags.language.slice(0, 20),
+      title: (tags?.title ?? '').slice(0, 80),
+      channels: channels ?? 1,
+      codec: codec_name ?? '',
+    }));
+
+const tooLarge = (width: number, height: number): ProbeResult =>
+  refused({ code: 'picture-too-large', facts: { width, height, mostPixels: MOST_PIXELS } });
 
 /** Reads what is needed to show exact frames, whatever ffmpeg can read as video; otherwise says what the file is and what would work. */
 export const probe = async (path: string): Promise<ProbeResult> => {
@@ -193,50 +293,64 @@ export const probe = async (path: string): Promise<ProbeResult> => {
   if (!read.ok) return read;
   const { container } = read;
   const found = await infoOf(path, container);
-  if (!found)
-    return refused(
-      container.demuxer === 'mov'
-        ? 'The file is damaged, or was cut off before its index, which stands at its end; without it nothing of it can be read. Copy it from the camera once more.'
-        : DAMAGED,
-    );
-  const streams = found.info.streams ?? [];
-  if (streams.some(isLocked))
-    return refused('The file is locked by its publisher (DRM). Only video without such a lock can be taken in.');
+  const said = /Picture size (\d+)x(\d+)/.exec(found.said);
+  if (said && Number(said[1]) * Number(said[2]) > MOST_PIXELS) return tooLarge(Number(said[1]), Number(said[2]));
+  const { info } = found;
+  if (!info) return refused({ code: container.demuxer === 'mov' ? 'index-missing' : 'damaged' });
+  const streams = info.streams ?? [];
+  if (streams.some(isLocked)) return refused({ code: 'locked' });
   const stream = streams.find((s) => s.codec_type === 'video' && !s.disposition?.attached_pic);
   if (!stream)
-    return refused(
-      `The file holds no picture, only ${streams.some((s) => s.codec_type === 'audio') ? 'sound' : 'data'}. ${KINDS_WITH_PICTURES}`,
-    );
-  if (!stream.codec_name || !stream.width || !stream.height)
-    return refused(
-      `Its pictures are coded in a way that ffmpeg here does not read (${stream.codec_name ?? stream.codec_tag_string ?? 'unknown'}).`,
-    );
-  const seconds = Number(stream.duration ?? found.info.format?.duration ?? 0) || 0;
-  if (seconds > MOST_HOURS * 3600)
-    return refused(`The file runs for more than ${MOST_HOURS} hours; take it in in parts.`);
-  const packets = await packetTimes(path, container, stream.index);
-  const ticks = distinctSorted(packets?.ticks ?? (await frameTimes(path, container.demuxer, 600)));
-  if (ticks.length < 2) return refused(ticks.length ? 'The file holds fewer than two pictures.' : DAMAGED);
-  if (ticks.length > MOST_FRAMES) return refused('The file holds more than 1,500,000 pictures; take it in in parts.');
+    return refused({
+      code: 'no-picture',
+      facts: { has: streams.some((s) => s.codec_type === 'audio') ? 'sound' : 'data' },
+    });
+  const [width, height] = [stream.width ?? 0, stream.height ?? 0];
+  if (width * height > MOST_PIXELS) return tooLarge(width, height);
+  const codec = stream.codec_name ?? stream.codec_tag_string ?? 'unknown';
+  if (!stream.codec_name || !width || !height) return refused({ code: 'unread-codec', facts: { codec } });
+  const seconds = Number(stream.duration ?? info.format?.duration ?? 0) || 0;
+  if (seconds > MOST_HOURS * 3600) return refused({ code: 'too-long', facts: { mostHours: MOST_HOURS } });
+  const first = await firstPictures(path, container);
+  if (first.isLocked) return refused({ code: 'locked' });
+  if (first.frames === 0)
+    return refused((await hasLocks(path)) ? { code: 'locked' } : { code: 'undecodable', facts: { codec } });
+  const packets = await packetsOf(path, container, stream);
+  // pictures that are coded in another order than they are shown, and times that know nothing of it
+  const isDisordered = first.isReordered && packets.isRising && REORDERING.includes(stream.codec_name);
+  const areTimesRight = packets.isWhole && !isDisordered;
+  const ticks = areTimesRight ? packets.ticks : await frameTimes(path, container.demuxer, 600);
+  if (ticks.length === 0) return refused({ code: 'damaged' });
+  if (ticks.length > MOST_FRAMES) return refused({ code: 'too-many-frames', facts: { most: MOST_FRAMES } });
   const [timeBaseNum, timeBaseDen] = stream.time_base.split('/').map(Number) as [number, number];
   const times = timeTable(ticks, timeBaseNum, timeBaseDen);
-  const lasts = ((ticks.at(-1)! - ticks[0]!) * timeBaseNum) / timeBaseDen;
+  const last = times.ticks.length - 1;
+  const lasts = ((times.ticks[last]! - times.ticks[0]!) * timeBaseNum) / timeBaseDen;
+  const tracks = tracksOf(streams);
+  const isShort =
+    // an index that counts its pictures, of which some are not there; or a length that the pictures do not reach
+    Number(stream.nb_frames ?? 0) > packets.count + 1 ||
+    (seconds > 0 && lasts < seconds - Math.max(CUT_OFF_S, seconds * 0.02));
   return {
     ok: true,
     probed: {
       mime: container.mime,
       codec: stream.codec_name,
       playable:
-        (PLAYABLE[container.mime] ?? []).includes(stream.codec_name) && PLAYABLE_PIXELS.includes(stream.pix_fmt ?? ''),
-      hasSound: streams.some((s) => s.codec_type === 'audio'),
+        areTimesRight &&
+        (PLAYABLE[container.mime] ?? []).includes(stream.codec_name) &&
+        PLAYABLE_PIXELS.includes(stream.pix_fmt ?? ''),
+      hasSound: tracks.length > 0,
+      tracks,
       ...shownSize(stream),
       seconds: lasts,
       cutOff:
+        isShort ||
         /partial file|truncat|File ended prematurely|stream \d+, offset .*: partial/i.test(
-          `${found.said}${packets?.said ?? ''}`,
-        ) ||
-        (seconds > 0 && lasts < seconds * 0.9 - 2),
+          `${found.said}${packets.said}`,
+        ),
       times,
+      areTimesRight,
     },
   };
 };

@@ -2,6 +2,7 @@ import { spawn } from 'node:child_process';
 import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import type { Fault, Task } from '@odograph/core';
 
 /** What a program may take at most. Files from users are untrusted: whoever reads them is held on a short line. */
 export type Limits = {
@@ -43,8 +44,10 @@ export const runTool = async (
   try {
     return await new Promise<ToolEnd>((resolve, reject) => {
       const child = spawn(
-        'nice',
+        'setpriv',
         [
+          // whoever started it may be killed: then it ends too
+          ...['--pdeathsig', 'KILL', 'nice'],
           '-n',
           '10',
           'prlimit',
@@ -95,13 +98,16 @@ export const runTool = async (
   }
 };
 
-/** A program could not do what a job needed; `message` says it in a sentence. */
-export class ToolFault extends Error {}
+/** A job could not be done; `fault` says why. */
+export class JobFault extends Error {
+  constructor(readonly fault: Fault) {
+    super(fault.code);
+  }
+}
 
-/** What went wrong, in words for a job. */
-export const faultOf = (end: ToolEnd & { readonly ok: false }, what: string): ToolFault => {
-  const last = end.said.trim().split('\n').at(-1) ?? '';
-  if (end.why === 'too long') return new ToolFault(`${what} took longer than it may.`);
-  if (FULL.test(end.said)) return new ToolFault('The disk is full.');
-  return new ToolFault(`${what} failed${last ? `: ${last.replace(/file:\S+/g, 'the file').slice(0, 200)}` : '.'}`);
+/** What went wrong with a program, as a reason: what it says itself is for nobody to read. */
+export const faultOf = (end: ToolEnd & { readonly ok: false }, task: Task): JobFault => {
+  if (end.why === 'too long') return new JobFault({ code: 'took-too-long', facts: { task } });
+  if (FULL.test(end.said)) return new JobFault({ code: 'disk-full' });
+  return new JobFault({ code: 'tool-failed', facts: { task } });
 };

@@ -1,4 +1,4 @@
-import { Controller, Get, Header, Inject, Query, Req, Res } from '@nestjs/common';
+import { Controller, Get, Inject, Query, Req, Res } from '@nestjs/common';
 import type { News } from '@odograph/core/contract';
 import type { Request, Response } from 'express';
 import Joi from 'joi';
@@ -23,7 +23,6 @@ export class NewsController {
 
   @Says('The version of the library, and with ?version=VERSION what has changed since that one')
   @Get('since')
-  @Header('Cache-Control', 'no-store')
   since(@CurrentSession() session: Session, @Query('version') version: unknown): Promise<News> {
     return this.news.since(session, version === undefined ? null : checked<number>(sinceVersion, version));
   }
@@ -36,12 +35,17 @@ export class NewsController {
       'Content-Type': 'text/event-stream',
       'Cache-Control': 'no-store, no-transform',
       'X-Accel-Buffering': 'no',
+      // ends with the stream: a server that stops would wait for it otherwise
+      Connection: 'close',
     });
+    // the page may have been given before the role was another one
+    response.write(`event: role\ndata: ${session.role}\n\n`);
     const quiet = setInterval(() => void response.write(':\n\n'), QUIET_MS);
     const stop = this.news.listen(
-      session.academyId,
+      session,
       (version) => void response.write(`data: ${version}\n\n`),
-      () => response.end(),
+      // why it ends is said, so that the page does not just listen again
+      (why) => response.end(why === 'stopping' ? undefined : `event: ended\ndata: ${why}\n\n`),
     );
     const leave = (): void => {
       clearInterval(quiet);

@@ -20,7 +20,6 @@ import {
   type TokenOnly,
 } from '@odograph/core/contract';
 import type { Request, Response } from 'express';
-import { AccountsService } from '../accounts/accounts.service.js';
 import { CurrentSession, Public, Roles } from '../accounts/session.guard.js';
 import type { Session } from '../accounts/session.js';
 import { callerOf, setSessionCookie } from '../accounts/sessionCookie.js';
@@ -32,7 +31,6 @@ import { PeopleService } from './people.service.js';
 export class PeopleController {
   constructor(
     @Inject(PeopleService) private readonly people: PeopleService,
-    @Inject(AccountsService) private readonly accounts: AccountsService,
     @Inject(CONFIG) private readonly config: Config,
   ) {}
 
@@ -62,8 +60,8 @@ export class PeopleController {
   @Says('What an invitation is for')
   @Post('invitation')
   @HttpCode(200)
-  look(@CheckedBody(tokenOnly) body: TokenOnly): Promise<InvitationLook> {
-    return this.people.look(body.token);
+  look(@CheckedBody(tokenOnly) body: TokenOnly, @Req() request: Request): Promise<InvitationLook> {
+    return this.people.look(body.token, callerOf(request));
   }
 
   @Public()
@@ -75,9 +73,9 @@ export class PeopleController {
     @Req() request: Request,
     @Res({ passthrough: true }) response: Response,
   ): Promise<Me> {
-    const { token, session } = await this.people.accept(body, callerOf(request));
+    const { token, who } = await this.people.accept(body, callerOf(request));
     setSessionCookie(response, token, this.config);
-    return this.accounts.me(session);
+    return who.me;
   }
 
   @Roles('head')

@@ -61,26 +61,34 @@ export class PeopleRepository {
     }));
   }
 
-  /** Keeps an invitation; says false where it was kept before (the same id again). An older one to the same mail is spent. */
+  async isInvited(academyId: AcademyId, email: string): Promise<boolean> {
+    return (await this.models.invitation.count({ where: { academyId, email, spentAt: null } })) > 0;
+  }
+
+  /** Keeps an invitation with its letter, unless it was kept before (the same id again). Older ones to the same mail are spent: gives their ids. */
   async invite(
     academyId: AcademyId,
     invitation: { readonly id: string; readonly email: string; readonly role: MemberRole; readonly invitedBy: string },
     token: string,
     createdAt: Date,
     expiresAt: Date,
-  ): Promise<boolean> {
+    write: (transaction: Transaction) => Promise<void>,
+  ): Promise<readonly string[]> {
     const tokenHash = hashToken(token);
     try {
-      await this.models.invitation.create({ ...invitation, academyId, tokenHash, createdAt, expiresAt, spentAt: null });
+      return await this.sequelize.transaction(async (transaction) => {
+        const values = { ...invitation, academyId, tokenHash, createdAt, expiresAt, spentAt: null };
+        await this.models.invitation.create(values, { transaction });
+        const others = { academyId, email: invitation.email, spentAt: null, id: { [Op.ne]: invitation.id } };
+        const before = await this.models.invitation.findAll({ where: others, attributes: ['id'], transaction });
+        await this.models.invitation.update({ spentAt: createdAt }, { where: others, transaction });
+        await write(transaction);
+        return before.map((row) => row.get('id') as string);
+      });
     } catch (error) {
-      if (error instanceof UniqueConstraintError) return false;
+      if (error instanceof UniqueConstraintError) return [];
       throw error;
     }
-    await this.models.invitation.update(
-      { spentAt: createdAt },
-      { where: { academyId, email: invitation.email, spentAt: null, id: { [Op.ne]: invitation.id } } },
-    );
-    return true;
   }
 
   async withdraw(academyId: AcademyId, id: string, now: Date): Promise<boolean> {
@@ -95,20 +103,25 @@ export class PeopleRepository {
     return row?.get({ plain: true }) as OpenInvitation | undefined;
   }
 
-  /** Makes an account a member by an invitation, which is spent by it; false where somebody else was faster. */
-  async join(invitation: OpenInvitation, accountId: string, now: Date): Promise<boolean> {
+  /** Makes an account a member by an invitation, which is spent by it; undefined where somebody else was faster. `make` gives the account, new or not. */
+  async join(
+    invitation: OpenInvitation,
+    now: Date,
+    make: (now: Date, transaction: Transaction) => Promise<string>,
+  ): Promise<string | undefined> {
     const { academyId, id, role } = invitation;
     return this.sequelize.transaction(async (transaction) => {
       const [n] = await this.models.invitation.update(
         { spentAt: now },
         { where: { academyId, id, spentAt: null }, transaction },
       );
-      if (n === 0) return false;
+      if (n === 0) return undefined;
+      const accountId = await make(now, transaction);
       const where = { academyId, accountId };
       const there = await this.models.membership.findOne({ where, transaction });
       if (there) await this.models.membership.update({ role, removedAt: null }, { where, transaction });
       else await this.models.membership.create({ ...where, role, createdAt: now, removedAt: null }, { transaction });
-      return true;
+      return accountId;
     });
   }
 

@@ -1,6 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
 import {
-  PASSWORD_LEAST,
   type Acceptance,
   type Changed,
   type InvitationLook,
@@ -14,13 +13,17 @@ import {
 import { AccountsRepository } from '../accounts/accounts.repository.js';
 import { AccountsService, type Caller, type Opened } from '../accounts/accounts.service.js';
 import type { Session } from '../accounts/session.js';
+import { mustBeGood } from '../accounts/passwords.js';
 import { newToken } from '../accounts/tokens.js';
+import { TriesService } from '../accounts/tries.service.js';
 import { BinService } from '../bin/bin.service.js';
 import { ChangesService } from '../changes/changes.service.js';
 import { CONFIG, addressOf, type Config } from '../config/config.js';
 import { Refused, invalid, notFound } from '../errors/refused.js';
 import { LibraryService } from '../library/library.service.js';
-import { MAILER, type Mailer } from '../outbox/mailer.js';
+import { LettersService } from '../letters/letters.service.js';
+import { LINK } from '../letters/secrets.js';
+import { QuotaService } from '../quota/quota.service.js';
 import { PeopleRepository, type OpenInvitation } from './people.repository.js';
 
 const INVITATION_DAYS = 14;
@@ -35,15 +38,18 @@ export class PeopleService {
     @Inject(ChangesService) private readonly changes: ChangesService,
     @Inject(LibraryService) private readonly library: LibraryService,
     @Inject(BinService) private readonly bin: BinService,
-    @Inject(MAILER) private readonly mailer: Mailer,
+    @Inject(LettersService) private readonly letters: LettersService,
+    @Inject(QuotaService) private readonly quota: QuotaService,
+    @Inject(TriesService) private readonly tries: TriesService,
   ) {}
 
   async all({ academyId }: Session): Promise<People> {
-    const [members, invitations] = await Promise.all([
+    const [members, invitations, accounts] = await Promise.all([
       this.people.members(academyId),
       this.people.invitations(academyId, new Date()),
+      this.quota.of(academyId, 'accounts'),
     ]);
-    return { members, invitations };
+    return { members, invitations, accounts };
   }
 
   /** Invites somebody by mail. Sent twice under one id, one letter goes out. */
@@ -51,50 +57,66 @@ export class PeopleService {
     const { academyId } = session;
     const members = await this.people.members(academyId);
     if (members.some((m) => m.email === email)) throw new Refused({ code: 'member-already', facts: {} });
+    if (!(await this.people.isInvited(academyId, email))) await this.quota.mustHave(academyId, 'accounts', 1);
     const [token, now] = [newToken(), new Date()];
-    const until = new Date(now.getTime() + INVITATION_DAYS * 86_400_000);
+    const expiresAt = new Date(now.getTime() + INVITATION_DAYS * 86_400_000);
+    const [{ name }, inviter] = await Promise.all([
+      this.accounts.academy(academyId),
+      this.accounts.byId(session.accountId),
+    ]);
     const invitation = { id, email, role, invitedBy: session.accountId };
-    if (await this.people.invite(academyId, invitation, token, now, until)) {
-      const [{ name }, inviter] = await Promise.all([
-        this.accounts.academy(academyId),
-        this.accounts.byId(session.accountId),
-      ]);
-      await this.mailer.send(academyId, {
-        to: email,
-        subject: `${name} invites you to Odograph`,
-        body: `Hello,\n\n${inviter?.name ?? name} invites you to the library of ${name} as a ${role}. Take the invitation within ${INVITATION_DAYS} days:\n\n${addressOf(this.config)}/invitation#${token}\n\nIf you do not know why you get this letter, there is nothing to do.\n`,
-      });
-    }
+    const replaced = await this.people.invite(academyId, invitation, token, now, expiresAt, (transaction) =>
+      this.letters.write(
+        {
+          kind: 'invitation',
+          academyId,
+          accountId: null,
+          aboutId: id,
+          to: email,
+          subject: `${name} invites you to Odograph`,
+          body: `Hello,\n\n${inviter?.name ?? name} invites you to the library of ${name} as a ${role}. Take the invitation within ${INVITATION_DAYS} days:\n\n${LINK}\n\nIf you do not know why you get this letter, there is nothing to do.\n`,
+          link: `${addressOf(this.config)}/invitation#${token}`,
+          expiresAt,
+        },
+        transaction,
+      ),
+    );
+    for (const before of replaced) await this.letters.spent(before, 'invitation');
     return this.all(session);
   }
 
   async withdraw(session: Session, id: string): Promise<People> {
     if (!(await this.people.withdraw(session.academyId, id, new Date()))) throw notFound();
+    await this.letters.spent(id, 'invitation');
     return this.all(session);
   }
 
-  private async invitation(token: string): Promise<OpenInvitation> {
+  private async invitation(token: string, { address }: Caller): Promise<OpenInvitation> {
+    await this.tries.count('link', { address });
     const found = await this.people.openInvitation(token, new Date());
     if (!found) throw new Refused({ code: 'link-spent', facts: {} });
+    await this.tries.wentWell('link', { address });
     return found;
   }
 
-  async look(token: string): Promise<InvitationLook> {
-    const { academyId, email, role } = await this.invitation(token);
+  async look(token: string, caller: Caller): Promise<InvitationLook> {
+    const { academyId, email, role } = await this.invitation(token, caller);
     const [{ name }, account] = await Promise.all([this.accounts.academy(academyId), this.accounts.byEmail(email)]);
     return { academy: name, email, role, hasAccount: account !== undefined };
   }
 
-  /** Takes an invitation and signs in. */
+  /** Takes an invitation and signs in. Of several who take one at the same time, one does. */
   async accept({ token, name, password }: Acceptance, caller: Caller): Promise<Opened> {
-    const invitation = await this.invitation(token);
+    const invitation = await this.invitation(token, caller);
     const isNew = (await this.accounts.byEmail(invitation.email)) === undefined;
     if (isNew && !name) throw invalid('name', 'is not allowed to be empty');
-    if (isNew && password.length < PASSWORD_LEAST)
-      throw invalid('password', `length must be at least ${PASSWORD_LEAST} characters long`);
-    const accountId = await this.signing.accountFor(invitation.email, name, password, caller);
-    if (!(await this.people.join(invitation, accountId, new Date())))
-      throw new Refused({ code: 'link-spent', facts: {} });
+    if (isNew) mustBeGood(password);
+    const partaker = await this.signing.partaker(invitation.email, name, password, caller);
+    const accountId = await this.people.join(invitation, new Date(), (now, transaction) =>
+      this.signing.idOf(partaker, now, transaction),
+    );
+    if (accountId === undefined) throw new Refused({ code: 'link-spent', facts: {} });
+    await this.letters.spent(invitation.id, 'invitation');
     return this.signing.open(accountId, invitation.academyId, caller);
   }
 

@@ -1,11 +1,11 @@
 import { readFile, readdir } from 'node:fs/promises';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import type { Mail, Me, People, SessionLook } from '@odograph/core/contract';
+import type { Letter, Me, People, SessionLook } from '@odograph/core/contract';
 import { v7 as newId } from 'uuid';
 import type { Models } from '../database/models.js';
 import { MODELS } from '../database/tokens.js';
-import { joined, linkTo } from '../testing/people.js';
+import { joined, linkTo, wishesAnswered } from '../testing/people.js';
 import { libraryOf, newClip, newFootageOf, newPiece } from '../testing/requests.js';
 import { COACH, OTHER_COACH, TestApp, type Client } from '../testing/testApp.js';
 
@@ -69,7 +69,7 @@ describe('people of an academy', () => {
   test('when somebody is invited, one letter should go out, the link say what for, and be good for one use', async () => {
     const invitation = { id: newId(), email: 'rhea@lanternwood.example', role: 'coach' };
     await Promise.all([1, 2].map(() => head.ask('POST', '/api/invitations', invitation)));
-    const letters = (await head.ask('GET', '/api/outbox')).body as readonly Mail[];
+    const letters = (await head.ask('GET', '/api/letters')).body as readonly Letter[];
     expect(letters.filter((l) => l.to === invitation.email)).toHaveLength(1);
     expect((await peopleOf(head)).invitations).toMatchObject([{ email: invitation.email, role: 'coach' }]);
     const token = await linkTo(head, invitation.email);
@@ -109,19 +109,25 @@ describe('people of an academy', () => {
     expect((await head.ask('DELETE', `/api/invitations/${second.id}`)).status).toBe(404);
   });
 
-  test('when letters go out, they should lie as files for whoever runs the server, and only a head see them', async () => {
+  test('when letters wait, they should lie as files for whoever runs the server until their link is spent, and only a head see them', async () => {
     const coach = await joined(app, head, 'coach', 'Mail Reader');
     const folder = join(app.config.dataDir, 'outbox');
-    const texts = await Promise.all((await readdir(folder)).map((f) => readFile(join(folder, f), 'utf8')));
-    const letter = texts.find((t) => t.includes(`To: ${coach.email}`))!;
-    expect(Buffer.from(letter.split('\r\n\r\n')[1]!, 'base64').toString()).toContain('/invitation#');
-    expect((await coach.ask('GET', '/api/outbox')).status).toBe(403);
+    const readable = async (to: string): Promise<string | undefined> => {
+      const texts = await Promise.all((await readdir(folder)).map((f) => readFile(join(folder, f), 'utf8')));
+      const letter = texts.find((t) => t.includes(`To: ${to}`));
+      return letter && Buffer.from(letter.split('\r\n\r\n')[1]!, 'base64').toString();
+    };
+    await head.ask('POST', '/api/invitations', { id: newId(), email: 'waits@room.example', role: 'coach' });
+    expect(await readable('waits@room.example')).toContain('/invitation#');
+    expect(await readable(coach.email)).toBeUndefined();
+    expect((await coach.ask('GET', '/api/letters')).status).toBe(403);
   });
 
   test('when a password is forgotten, a link should set a new one, end every session, and be good for one use', async () => {
     const coach = await joined(app, head, 'coach', 'Forgetful One');
     const wish = (email: string) => app.client().ask('POST', '/api/password-resets', { email });
     expect([(await wish(coach.email)).status, (await wish('nobody@room.example')).status]).toEqual([204, 204]);
+    await wishesAnswered(app);
     const token = await linkTo(head, coach.email);
     const set = { token, password: 'a brand new password' };
     expect((await app.client().ask('POST', '/api/password', set)).status).toBe(200);
@@ -131,9 +137,14 @@ describe('people of an academy', () => {
   });
 
   test('when secrets are kept, the database should hold their hashes only', async () => {
-    const token = await linkTo(head, 'mail.reader@room.example');
+    await head.ask('POST', '/api/invitations', { id: newId(), email: 'secret.keeper@room.example', role: 'coach' });
+    const token = await linkTo(head, 'secret.keeper@room.example');
     const models = app.app.get<Models>(MODELS);
-    const kept = JSON.stringify([await models.invitation.findAll(), await models.passwordReset.findAll()]);
+    const kept = JSON.stringify([
+      await models.invitation.findAll(),
+      await models.passwordReset.findAll(),
+      await models.letter.findAll(),
+    ]);
     expect(kept).not.toContain(token);
   });
 

@@ -79,7 +79,7 @@ export class RoutesService {
 
   /** The route as timed text: what is said at each step while its clips play one after the other. */
   async vtt(session: Session, id: string): Promise<string> {
-    const library = await this.library.libraryFor(session);
+    const library = await this.library.ofRoute(session, id);
     const route = library.routes.find((r) => r.id === id);
     if (!route) throw notFound();
     return routeVtt(route, library);

@@ -83,7 +83,7 @@ export class Phones {
       const [flat, path] = [join(folder, `flat.${ending}`), join(folder, `film.${ending}`)];
       const run = async (args: readonly string[]): Promise<void> => {
         const end = await runTool('ffmpeg', ['-nostdin', '-v', 'error', '-y', ...args], { seconds: 120 });
-        if (!end.ok) throw faultOf(end, 'Filming');
+        if (!end.ok) throw faultOf(end, 'film');
       };
       const source = [...inputGuard('mov'), '-i', `file:${join(demoDir, sees)}`];
       await this.filming(() => run(['-ss', String(fromS), ...source, '-t', String(seconds), ...args, `file:${flat}`]));

@@ -32,7 +32,7 @@ describe('what stands in for devices', () => {
       ok: true,
       probed: { codec: 'hevc', playable: false, hasSound: true, width: 640, height: 360 },
     });
-    if (!read.ok) throw new Error(read.why);
+    if (!read.ok) throw new Error(read.fault.code);
     const { ticks } = read.probed.times;
     expect(new Set(Array.from(ticks.slice(1), (t, i) => t - ticks[i]!)).size).toBeGreaterThan(1);
     const numbers = await numbersIn(path);
@@ -44,7 +44,7 @@ describe('what stands in for devices', () => {
   test('when the second phone films, its clock should run fast by 70 parts in a million', async () => {
     const { path, bytes } = await film('second');
     const read = await probe(path);
-    if (!read.ok) throw new Error(read.why);
+    if (!read.ok) throw new Error(read.fault.code);
     const { times } = read.probed;
     const lastS = (times.ticks.at(-1)! - times.ticks[0]!) / times.timeBaseDen;
     const frames = times.ticks.length - 1;

@@ -1,10 +1,16 @@
-import type { Mail } from '@odograph/core/contract';
+import type { Letter } from '@odograph/core/contract';
 import { v7 as newId } from 'uuid';
+import { Resets } from '../accounts/resets.js';
 import type { Client, TestApp } from './testApp.js';
 
-/** The secret of the newest letter to somebody, out of the outbox of whoever may read it. */
+/** Has all wishes for new passwords answered, as a worker does. */
+export const wishesAnswered = async (app: TestApp): Promise<void> => {
+  while (await app.app.get(Resets).answerOne());
+};
+
+/** The secret of the newest letter to somebody, as a head of an academy of the demo finds it. */
 export const linkTo = async (head: Client, to: string): Promise<string> => {
-  const letters = (await head.ask('GET', '/api/outbox')).body as readonly Mail[];
+  const letters = (await head.ask('GET', '/api/letters')).body as readonly Letter[];
   return /#([\w-]+)/.exec(letters.find((l) => l.to === to)!.body)![1]!;
 };
 

@@ -21,6 +21,7 @@ type Answer = { readonly status: number; readonly body: unknown; readonly header
 
 /** Somebody with a session: requests carry its cookie. */
 export type Client = {
+  readonly cookie: string;
   readonly ask: (method: string, path: string, body?: unknown) => Promise<Answer>;
   readonly put: (path: string, bytes: Uint8Array) => Promise<Answer>;
   readonly raw: (path: string, headers?: Record<string, string>) => Promise<Response>;
@@ -36,24 +37,22 @@ export type Client = {
 const database = async (): Promise<Config['database'] & { drop: () => Promise<void> }> => {
   const given = process.env['ODOGRAPH_TEST_DATABASE'];
   if (!given) throw new Error('no test database: run the tests through Jest with this project’s configuration');
-  const server = JSON.parse(given) as { host: string; port: number; user: string; password: string };
+  const server = JSON.parse(given) as { socket: string; user: string; password: string };
   const name = `odograph_${randomBytes(6).toString('hex')}`;
   const run = async (sql: string): Promise<void> => {
     const admin = new Sequelize({
       dialect: 'mariadb',
-      host: server.host,
-      port: server.port,
       username: server.user,
       password: server.password,
       logging: false,
       // on a machine that does much beside, a second is too short to be let in
-      dialectOptions: { connectTimeout: 20_000 },
+      dialectOptions: { connectTimeout: 20_000, socketPath: server.socket },
     });
     await admin.query(sql);
     await admin.close();
   };
   await run(`CREATE DATABASE ${name} CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci`);
-  return { ...server, name, drop: () => run(`DROP DATABASE ${name}`) };
+  return { ...server, host: '127.0.0.1', port: 0, name, drop: () => run(`DROP DATABASE ${name}`) };
 };
 
 /** A folder with the demo's academies and accounts, nothing filmed: most tests bring what they need themselves. */
@@ -85,18 +84,28 @@ export class TestApp {
       readonly worker?: boolean;
       readonly signInTries?: number;
       readonly publicUrl?: string;
+      readonly trustedProxies?: readonly string[];
+      readonly isFoundingOpen?: boolean;
+      readonly smtpUrl?: string;
+      readonly quota?: Partial<Config['quota']>;
+      /** A database that is there already, with the folder for media: another server on the same. */
+      readonly beside?: TestApp;
       /** Where media are to lie; an empty folder of its own otherwise. */
       readonly dataDir?: string;
     } = {},
   ): Promise<TestApp> {
-    const { drop, ...db } = await database();
-    const dataDir = options.dataDir ?? (await mkdtemp(join(tmpdir(), 'odograph-server-')));
+    const { drop, ...db } = options.beside
+      ? { ...options.beside.config.database, drop: () => Promise.resolve() }
+      : await database();
+    const dataDir =
+      options.beside?.config.dataDir ?? options.dataDir ?? (await mkdtemp(join(tmpdir(), 'odograph-server-')));
     const webDir = await mkdtemp(join(tmpdir(), 'odograph-web-'));
     await writeFile(join(webDir, 'index.html'), '<!doctype html><title>Odograph</title>');
     const config: Config = {
       host: '127.0.0.1',
       port: 0,
       publicUrl: options.publicUrl === undefined ? null : new URL(options.publicUrl),
+      trustedProxies: options.trustedProxies ?? [],
       dataDir,
       webDir,
       demoDir: DEMO_FOLDER,
@@ -104,6 +113,10 @@ export class TestApp {
       logLevel: 'silent',
       database: db,
       signInTries: options.signInTries ?? 100,
+      isFoundingOpen: options.isFoundingOpen ?? true,
+      smtpUrl: options.smtpUrl ?? null,
+      mailFrom: 'Odograph <odograph@room.example>',
+      quota: { bytes: 1e12, accounts: 500, uploads: 50, ...options.quota },
     };
     const app = await bootstrap(config);
     if (options.demo === 'whole') await app.get(DemoService).load(DEMO_FOLDER);
@@ -115,7 +128,9 @@ export class TestApp {
       await app.close();
       await drop();
       await Promise.all(
-        [...(options.dataDir ? [] : [dataDir]), webDir].map((folder) => rm(folder, { recursive: true, force: true })),
+        [...(options.dataDir || options.beside ? [] : [dataDir]), webDir].map((folder) =>
+          rm(folder, { recursive: true, force: true }),
+        ),
       );
     });
   }
@@ -144,6 +159,7 @@ export class TestApp {
       };
     };
     return {
+      cookie,
       raw,
       send: (method, path, headers = {}, bytes) =>
         fetch(this.url + path, {

@@ -5,7 +5,7 @@ import { Inject, Injectable } from '@nestjs/common';
 import { v7 as newId } from 'uuid';
 import { CONFIG, type Config } from '../config/config.js';
 import type { AcademyId } from '../database/academyId.js';
-import { messageOf } from '../errors/refusal.filter.js';
+import { faultOfRefusal } from '../errors/faults.js';
 import { Refused } from '../errors/refused.js';
 import { JobsRepository } from '../jobs/jobs.repository.js';
 import { MediaStore } from '../media/mediaStore.js';
@@ -85,7 +85,7 @@ export class Inbox {
       await this.service.mustFit(sizeBytes);
     } catch (error) {
       if (!(error instanceof Refused)) throw error;
-      const why = `${messageOf(error.refusal)} It is taken in as soon as there is room.`;
+      const why = faultOfRefusal(error.refusal);
       if (!waiting) await this.uploads.create({ ...row, source: 'inbox', state: 'coming', why });
       return;
     }

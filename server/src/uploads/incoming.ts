@@ -1,23 +1,25 @@
 import { FileStore } from '@tus/file-store';
 import { Server } from '@tus/server';
 import { UPLOAD_LIMIT_BYTES, fileName, uploadId, type ErrorBody, type Refusal } from '@odograph/core/contract';
-import { parse } from 'cookie';
 import type { NextFunction, Request, Response } from 'express';
 import Joi from 'joi';
 import { AccountsRepository } from '../accounts/accounts.repository.js';
-import { SESSION_COOKIE } from '../accounts/session.guard.js';
+import { sessionTokenOf } from '../accounts/sessionCookie.js';
 import type { Session } from '../accounts/session.js';
 import { checked } from '../errors/checked.js';
 import { isDiskFull, messageOf } from '../errors/refusal.filter.js';
-import { Refused } from '../errors/refused.js';
+import { Refused, invalid } from '../errors/refused.js';
 import { UploadsService } from './uploads.service.js';
 
 export const INCOMING_PATH = '/api/incoming';
 
 const size = Joi.number().integer().min(1).max(UPLOAD_LIMIT_BYTES).required().label('size');
 
-const FULL: Refusal = { code: 'disk-full', facts: {} };
-const DISK_FULL: ErrorBody = { ...FULL, message: messageOf(FULL) };
+/** The disk is full in the middle of a file: what has come of it waits. */
+const diskFull = (keptBytes: number): string => {
+  const refusal: Refusal = { code: 'disk-full', facts: { keptBytes } };
+  return JSON.stringify({ ...refusal, message: messageOf(refusal) } satisfies ErrorBody);
+};
 
 /** `Upload-Metadata` of tus: names with values in base64. */
 export const metadataOf = (header: string | undefined): ReadonlyMap<string, string> =>
@@ -27,6 +29,15 @@ export const metadataOf = (header: string | undefined): ReadonlyMap<string, stri
       return key ? [[key, Buffer.from(value ?? '', 'base64').toString('utf8')]] : [];
     }),
   );
+
+/** An id that is written as ids are: in capitals it would name another file than the one that is on record. */
+const asWritten = (said: string | undefined) => (): string => {
+  const id = checked<string>(uploadId, said);
+  if (id !== said) throw invalid('id', 'must be written in small letters');
+  return id;
+};
+
+type Checked = { readonly session: Session; readonly id: string };
 
 /**
  * Files come in by the tus protocol: created with their size and name, sent in pieces of any length, gone on with where they broke off. These requests do
@@ -43,37 +54,50 @@ export const incoming = (
     maxSize: UPLOAD_LIMIT_BYTES,
     relativeLocation: true,
     // only what the one who sends can do something about is told
-    onResponseError: (_request, error) =>
-      isDiskFull(error) ? { status_code: 507, body: JSON.stringify(DISK_FULL) } : undefined,
+    onResponseError: async (request, error) =>
+      isDiskFull(error)
+        ? { status_code: 507, body: diskFull(await uploads.arrivedBytes(request.url.split('/').at(-1)!)) }
+        : undefined,
+    // pages of other addresses have no business here
+    allowedOrigins: () => false,
     namingFunction: (request) => metadataOf(request.headers.get('upload-metadata') ?? undefined).get('id')!,
   });
 
   const sessionOf = async (request: Request): Promise<Session> => {
-    const token = parse(request.headers.cookie ?? '')[SESSION_COOKIE];
-    const session = token === undefined ? undefined : await accounts.session(token, new Date());
+    const token = sessionTokenOf(request);
+    const session = token === undefined ? undefined : (await accounts.who(token, new Date()))?.session;
     if (!session) throw new Refused({ code: 'signed-out', facts: {} });
     if (session.role === 'student') throw new Refused({ code: 'not-allowed', facts: { role: session.role } });
     return session;
   };
 
-  const check = async (request: Request): Promise<void> => {
+  const check = async (request: Request): Promise<Checked> => {
     const session = await sessionOf(request);
-    const id = request.path.replace(/^\//, '');
+    const id = asWritten(request.path.replace(/^\//, ''));
     if (request.method !== 'POST') {
-      if (request.method !== 'OPTIONS') await uploads.mine(session, checked<string>(uploadId, id));
-      return;
+      if (request.method !== 'OPTIONS') await uploads.mine(session, id());
+      return { session, id: request.method === 'OPTIONS' ? '' : id() };
     }
     const said = metadataOf(request.get('upload-metadata'));
-    await uploads.begin(session, {
-      id: checked<string>(uploadId, said.get('id')),
+    const begun = {
+      id: asWritten(said.get('id'))(),
       name: checked<string>(fileName, said.get('name')),
       sizeBytes: checked<number>(size, request.get('upload-length')),
-    });
+    };
+    await uploads.begin(session, begun);
+    return { session, id: begun.id };
+  };
+
+  /** What did not come into being, or was taken off by whoever sent it, is not kept on record either. */
+  const afterwards = ({ session, id }: Checked, { method }: Request, { statusCode }: Response): void => {
+    const isNothing = (method === 'POST' && statusCode !== 201) || (method === 'DELETE' && statusCode === 204);
+    if (isNothing) void uploads.dropped(session, id).catch(() => undefined);
   };
 
   return (request, response, next) => {
     // the protocol knows its own path, which the router has cut off
-    check(request).then(() => {
+    check(request).then((known) => {
+      response.once('finish', () => afterwards(known, request, response));
       request.url = request.originalUrl;
       void tus.handle(request, response);
     }, next);

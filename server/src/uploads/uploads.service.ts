@@ -4,16 +4,18 @@ import { readdir, rm, stat } from 'node:fs/promises';
 import { join } from 'node:path';
 import { pipeline } from 'node:stream/promises';
 import { Inject, Injectable } from '@nestjs/common';
+import type { Fault } from '@odograph/core';
 import type { Upload } from '@odograph/core/contract';
 import type { Session } from '../accounts/session.js';
 import type { AcademyId } from '../database/academyId.js';
-import { messageOf } from '../errors/refusal.filter.js';
+import { faultOfRefusal } from '../errors/faults.js';
 import { Refused, notFound } from '../errors/refused.js';
 import type { AtWork } from '../jobs/prepare.js';
 import { JobsRepository } from '../jobs/jobs.repository.js';
 import { MediaService } from '../media/media.service.js';
 import { MediaStore } from '../media/mediaStore.js';
 import { Room } from '../media/room.js';
+import { QuotaService } from '../quota/quota.service.js';
 import { UploadsRepository, type UploadRow } from './uploads.repository.js';
 
 const ABANDONED_DAYS = 7;
@@ -34,6 +36,7 @@ export class UploadsService {
     @Inject(MediaService) private readonly media: MediaService,
     @Inject(MediaStore) private readonly store: MediaStore,
     @Inject(Room) private readonly room: Room,
+    @Inject(QuotaService) private readonly quota: QuotaService,
   ) {}
 
   /** Notes a file that somebody begins to send. Refused before anything is sent when it would not fit. */
@@ -41,26 +44,36 @@ export class UploadsService {
     session: Session,
     { id, name, sizeBytes }: { readonly id: string; readonly name: string; readonly sizeBytes: number },
   ): Promise<void> {
-    await this.mustFit(sizeBytes);
     const { academyId, accountId } = session;
-    const isNew = await this.uploads.create({
-      academyId,
-      id,
-      accountId,
-      name,
-      sizeBytes,
-      source: 'browser',
-      state: 'coming',
-      sha256: null,
-      why: null,
-      inboxKey: null,
+    const row = { academyId, id, accountId, name, sizeBytes, source: 'browser', state: 'coming' } as const;
+    // one after the other: each counts with what those before it have still to send
+    const isNew = await this.uploads.inTurn(async () => {
+      await this.quota.mustHave(academyId, 'uploads', 1);
+      await this.quota.mustHave(academyId, 'bytes', sizeBytes);
+      await this.mustFit(sizeBytes);
+      return this.uploads.create({ ...row, sha256: null, why: null, inboxKey: null });
     });
     if (!isNew) throw new Refused({ code: 'id-taken', facts: {} });
   }
 
-  /** Refuses what would not fit beside what the disk must have left. */
+  /** What uploads that are under way have still to send, in bytes. */
+  private async reservedBytes(): Promise<number> {
+    const left = await Promise.all(
+      (await this.uploads.coming()).map(
+        async ({ id, sizeBytes }) => sizeBytes - ((await sizeOf(this.store.incoming(id))) ?? 0),
+      ),
+    );
+    return left.reduce((sum, bytes) => sum + Math.max(0, bytes), 0);
+  }
+
+  /** What new uploads may take, in bytes. */
+  async freeBytes(): Promise<number> {
+    return Math.max(0, (await this.room.forUploadsBytes()) - (await this.reservedBytes()));
+  }
+
+  /** Refuses what would not fit beside what the disk must have left, and what is still to come. */
   async mustFit(sizeBytes: number): Promise<void> {
-    const freeBytes = await this.room.forUploadsBytes();
+    const freeBytes = await this.freeBytes();
     if (sizeBytes > freeBytes) throw new Refused({ code: 'no-room', facts: { freeBytes, neededBytes: sizeBytes } });
   }
 
@@ -98,6 +111,17 @@ export class UploadsService {
     await this.uploads.putAside(academyId, id);
   }
 
+  /** What was noted of an upload that came to nothing, or was given up by whoever sent it. */
+  async dropped({ academyId }: Session, id: string): Promise<void> {
+    await this.clear(id);
+    await this.uploads.remove(academyId, id);
+  }
+
+  /** What has come of an upload, in bytes. */
+  async arrivedBytes(id: string): Promise<number> {
+    return (await sizeOf(this.store.incoming(id))) ?? 0;
+  }
+
   private async clear(id: string): Promise<void> {
     for (const path of [this.store.incoming(id), `${this.store.incoming(id)}.json`]) await rm(path, { force: true });
   }
@@ -105,7 +129,7 @@ export class UploadsService {
   async open({ academyId, accountId }: Session): Promise<readonly Upload[]> {
     const rows = await this.uploads.open(academyId);
     return Promise.all(
-      rows.map(async ({ id, name, sizeBytes, source, state, why, fileId, frames, accountId: by }) => ({
+      rows.map(async ({ id, name, sizeBytes, source, state, why, fileId, frames, cutOff, accountId: by }) => ({
         id,
         name,
         sizeBytes,
@@ -116,6 +140,7 @@ export class UploadsService {
         offset: state === 'coming' ? ((await sizeOf(this.store.incoming(id))) ?? 0) : sizeBytes,
         isMine: by === accountId,
         frames,
+        cutOff,
       })),
     );
   }
@@ -124,7 +149,7 @@ export class UploadsService {
   async read(academyId: AcademyId, id: string, work: AtWork): Promise<void> {
     const row = await this.uploads.upload(academyId, id);
     if (!row || row.state !== 'reading') return;
-    const refuse = async (why: string): Promise<void> => {
+    const refuse = async (why: Fault): Promise<void> => {
       await this.clear(id);
       await this.uploads.set(academyId, id, { state: 'refused', why });
     };
@@ -132,9 +157,9 @@ export class UploadsService {
     // cut short between moving the file and writing it down, it lies in its place already
     const path = (await sizeOf(incoming)) === undefined ? this.store.original(academyId, id) : incoming;
     const sizeBytes = await sizeOf(path);
-    if (sizeBytes === undefined) return refuse('The file is no longer there; send it once more.');
+    if (sizeBytes === undefined) return refuse({ code: 'gone' });
     if (sizeBytes !== row.sizeBytes)
-      return refuse(`Of ${row.sizeBytes} bytes only ${sizeBytes} arrived; send it once more.`);
+      return refuse({ code: 'not-whole', facts: { bytes: sizeBytes, ofBytes: row.sizeBytes } });
     const hash = createHash('sha256');
     let read = 0;
     await pipeline(createReadStream(path, { signal: work.signal }), async (chunks: AsyncIterable<Buffer>) => {
@@ -145,8 +170,7 @@ export class UploadsService {
       }
     });
     const sha256 = hash.digest('hex');
-    if (row.sha256 !== null && row.sha256 !== sha256)
-      return refuse('What arrived is not what was sent (its hash differs); send it once more.');
+    if (row.sha256 !== null && row.sha256 !== sha256) return refuse({ code: 'hash-differs' });
     const same = await this.media.sameAs(academyId, sha256);
     if (same && same.id !== id) {
       await this.clear(id);
@@ -154,13 +178,13 @@ export class UploadsService {
       return;
     }
     const accountId = row.accountId ?? (await this.uploads.headOf(academyId));
-    if (accountId === undefined) return refuse('The academy has nobody who could take it in.');
+    if (accountId === undefined) return refuse({ code: 'nobody' });
     try {
       const session: Session = { academyId, accountId, role: 'coach', id: '' };
       await this.media.settle(session, id, row.name, { path, sizeBytes, sha256 });
     } catch (error) {
       if (!(error instanceof Refused)) throw error;
-      return refuse(messageOf(error.refusal));
+      return refuse(faultOfRefusal(error.refusal));
     }
     await this.uploads.set(academyId, id, { state: 'taken', fileId: id, sha256 });
     await this.clear(id);

@@ -108,7 +108,7 @@ describe('files on their way in', () => {
     await begin(coach, id, 'bent.mp4', bytes.length);
     await piece(coach, id, 0, bytes);
     await done(coach, id, video);
-    expect(await read(id)).toMatchObject({ state: 'refused', why: expect.stringContaining('hash differs') });
+    expect(await read(id)).toMatchObject({ state: 'refused', why: { code: 'hash-differs' } });
     expect(readdirSync(join(app.config.dataDir, 'incoming')).filter((n) => n.startsWith(id))).toEqual([]);
     expect((await coach.ask('DELETE', `/api/uploads/${id}`)).status).toBe(204);
     expect((await uploads(coach)).some((u) => u.id === id)).toBe(false);
@@ -173,6 +173,69 @@ describe('files on their way in', () => {
     expect(await answer.json()).toMatchObject({ code: 'invalid' });
   });
 
+  test('when several begin while the room is for one, each should count with what those before have still to send', async () => {
+    const room = app.app.get(Room);
+    const { freeBytes } = room;
+    const before = await app.app.get(UploadsService).freeBytes();
+    const has = (await room.forUploadsBytes()) - before;
+    room.freeBytes = () => Promise.resolve(room.keptFreeBytes + has + 100 * 2 ** 20);
+    try {
+      const ids = [newId(), newId(), newId()];
+      const begun = await Promise.all(ids.map((id) => begin(coach, id, 'large.mp4', 60 * 2 ** 20)));
+      expect(begun.map((b) => b.status).sort()).toEqual([201, 507, 507]);
+      const id = ids[begun.findIndex((b) => b.status === 201)]!;
+      // given up, its room is free again, and nothing of it is on record
+      expect((await coach.send('DELETE', `/api/incoming/${id}`)).status).toBe(204);
+      while ((await uploads(coach)).some((u) => ids.includes(u.id))) await pause(20);
+      const again = newId();
+      expect((await begin(coach, again, 'large.mp4', 60 * 2 ** 20)).status).toBe(201);
+      await coach.ask('DELETE', `/api/uploads/${again}`);
+    } finally {
+      room.freeBytes = freeBytes.bind(room);
+    }
+  });
+
+  test('when more begin at once than there are connections to the database, each should begin without waiting for long', async () => {
+    const ids = Array.from({ length: 30 }, () => newId());
+    const began = Date.now();
+    const statuses = await Promise.all(ids.map(async (id) => (await begin(coach, id, 'many.mp4', 1000)).status));
+    expect(statuses).toEqual(ids.map(() => 201));
+    // one that waited in vain for a connection would wait for ten seconds
+    expect(Date.now() - began).toBeLessThan(8000);
+    for (const id of ids) await coach.send('DELETE', `/api/incoming/${id}`);
+  }, 60_000);
+
+  test('when the id is written in capitals, it should be refused; NUL in a name go; pages of other addresses be told nothing', async () => {
+    const id = newId();
+    const capitals = await begin(coach, id.toUpperCase(), 'x.mp4', 10);
+    expect([capitals.status, ((await capitals.json()) as { facts: unknown }).facts]).toEqual([
+      400,
+      { fields: [{ field: 'id', reason: 'must be written in small letters' }] },
+    ]);
+    expect((await begin(coach, id, 'a\u0000b.mp4', 10)).status).toBe(201);
+    expect((await uploads(coach)).find((u) => u.id === id)!.name).toBe('ab.mp4');
+    const head = await coach.send('HEAD', `/api/incoming/${id}`, { origin: 'https://elsewhere.example' });
+    expect([head.status, head.headers.get('access-control-allow-origin')]).toEqual([200, null]);
+    expect((await coach.send('HEAD', `/api/incoming/${id.toUpperCase()}`)).status).toBe(400);
+    await coach.ask('DELETE', `/api/uploads/${id}`);
+    // what is wrong is said of the field, whole words
+    const wrong = await begin(coach, newId(), 'x.mp4', 0);
+    expect(((await wrong.json()) as { message: string }).message).toBe('size: must be greater than or equal to 1');
+  });
+
+  test('when the protocol itself refuses a beginning, nothing should be on record', async () => {
+    const id = newId();
+    const refused = await coach.send('POST', '/api/incoming', {
+      'tus-resumable': '0.2.0',
+      'upload-length': '10',
+      'upload-metadata': `id ${base64(id)},name ${base64('x.mp4')}`,
+    });
+    expect(refused.status).toBeGreaterThanOrEqual(400);
+    while ((await uploads(coach)).some((u) => u.id === id)) await pause(20);
+    expect((await begin(coach, id, 'x.mp4', 10)).status).toBe(201);
+    await coach.ask('DELETE', `/api/uploads/${id}`);
+  });
+
   test('when the disk has too little room left, an upload should be refused before anything is sent', async () => {
     const room = app.app.get(Room);
     const real = room.freeBytes.bind(room);
@@ -180,10 +243,11 @@ describe('files on their way in', () => {
     try {
       const refused = await begin(coach, newId(), 'long.mp4', 200 * 2 ** 20);
       expect(refused.status).toBe(507);
-      expect(await refused.json()).toMatchObject({
-        code: 'no-room',
-        facts: { freeBytes: 100 * 2 ** 20, neededBytes: 200 * 2 ** 20 },
-      });
+      const { code, facts } = (await refused.json()) as { code: string; facts: Record<string, number> };
+      expect([code, facts['neededBytes']]).toEqual(['no-room', 200 * 2 ** 20]);
+      // less what others have still to send
+      expect(facts['freeBytes']).toBeLessThanOrEqual(100 * 2 ** 20);
+      expect(facts['freeBytes']).toBeGreaterThan(90 * 2 ** 20);
       expect((await begin(coach, newId(), 'short.mp4', 50 * 2 ** 20)).status).toBe(201);
     } finally {
       room.freeBytes = real;

@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { Suspense, useDeferredValue, useLayoutEffect } from 'react';
-import { NavLink, Outlet, useLocation } from 'react-router';
+import { Navigate, NavLink, Outlet, useLocation } from 'react-router';
 import { AccountMenu, SignedIn } from '../features/accounts/index.js';
 import { Refusal, SaveState, failureText, useLibraryQuery, useMayWrite, useNews } from '../features/library/index.js';
 import { Action, ProfileMark } from '../design/index.js';
@@ -13,6 +13,9 @@ const SCREENS = [
   { to: '/map', name: 'Map' },
   { to: '/routes', name: 'Routes' },
 ] as const;
+
+const OTHER_ROLE =
+  'A head has given you another role in this academy. What you may see and do here goes by it from now on.';
 
 const DARK = ['/break-down', '/routes/play'];
 
@@ -75,9 +78,20 @@ const Bar = (): React.JSX.Element => {
 
 const Inside = (): React.JSX.Element | null => {
   const { data, error, refetch } = useLibraryQuery(undefined, { refetchOnMountOrArgChange: false });
-  useNews();
+  const end = useNews();
   const isHere = useDeferredValue(data !== undefined);
-  if (data && isHere) return <Outlet />;
+  if (end === 'signed-out') return <Navigate to="/sign-in?ended=1" replace />;
+  if (data && isHere)
+    return (
+      <>
+        {end === 'role' && (
+          <Box role="status" paddingInline="4" paddingBlock="1.5" background="inHandSoft" borderBottomWidth="1px">
+            {OTHER_ROLE}
+          </Box>
+        )}
+        <Outlet />
+      </>
+    );
   if (!error) return <Box padding="8">Loading the library …</Box>;
   return (
     <Box padding="8" role="alert">

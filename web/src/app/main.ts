@@ -8,8 +8,17 @@ import '@fontsource-variable/jetbrains-mono/wght.css';
 const pause = (): Promise<void> => new Promise((resolve) => setTimeout(resolve, 0));
 
 const start = async (): Promise<void> => {
-  const { createElement, createRoot, startTransition, ChakraProvider, Provider, RouterProvider, StrictMode } =
-    await import('./react.js');
+  const {
+    createElement,
+    createRoot,
+    startTransition,
+    CacheProvider,
+    ChakraProvider,
+    createCache,
+    Provider,
+    RouterProvider,
+    StrictMode,
+  } = await import('./react.js');
   await pause();
   const { makeSystem } = await import('../design/index.js');
   await pause();
@@ -26,7 +35,12 @@ const start = async (): Promise<void> => {
   await pause();
   const routed = createElement(RouterProvider, { router });
   const themed = createElement(ChakraProvider, { value: system, children: routed });
-  const stored = createElement(Provider, { store, children: themed });
+  const nonce = document.querySelector<HTMLMetaElement>('meta[property=csp-nonce]')?.nonce;
+  const styled = createElement(CacheProvider, {
+    value: createCache({ key: 'css', ...(nonce ? { nonce } : {}) }),
+    children: themed,
+  });
+  const stored = createElement(Provider, { store, children: styled });
   const root = createRoot(document.getElementById('root')!);
   // drawn in slices
   startTransition(() => root.render(createElement(StrictMode, null, stored)));

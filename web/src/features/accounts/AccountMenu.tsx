@@ -67,17 +67,21 @@ export const AccountMenu = (): React.JSX.Element | null => {
                 <Link to={`/academy/${section}`}>{T[section]}</Link>
               </Menu.Item>
             ))}
-            <Menu.Separator borderColor="hairline" />
-            <Menu.Item value="library" {...item} asChild>
-              <a href="/api/export/library.json" download>
-                {T.saveLibrary}
-              </a>
-            </Menu.Item>
-            <Menu.Item value="map" {...item} asChild>
-              <a href="/api/export/map.graphml" download>
-                {T.saveMap}
-              </a>
-            </Menu.Item>
+            {me.role !== 'student' && (
+              <>
+                <Menu.Separator borderColor="hairline" />
+                <Menu.Item value="library" {...item} asChild>
+                  <a href="/api/export/library.json" download>
+                    {T.saveLibrary}
+                  </a>
+                </Menu.Item>
+                <Menu.Item value="map" {...item} asChild>
+                  <a href="/api/export/map.graphml" download>
+                    {T.saveMap}
+                  </a>
+                </Menu.Item>
+              </>
+            )}
             <Menu.Separator borderColor="hairline" />
             {me.academies
               .filter((a) => a.id !== me.academy.id)

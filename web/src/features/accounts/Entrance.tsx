@@ -2,7 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { useLayoutEffect, type FormEvent } from 'react';
 import { Action, Heading, Labelled, ProfileMark, Ruled } from '../../design/index.js';
 import { failureText } from '../library/index.js';
-import { ACCOUNTS_TEXT as T, PASSWORD_LEAST } from './accounts.text.js';
+import { ACCOUNTS_TEXT as T } from './accounts.text.js';
 
 type FieldProps = {
   readonly label: string;
@@ -12,7 +12,6 @@ type FieldProps = {
   readonly type?: 'text' | 'email' | 'password';
   readonly autoComplete?: string;
   readonly hint?: string;
-  readonly least?: number;
   readonly isFirst?: boolean;
 };
 
@@ -25,7 +24,6 @@ export const EntranceField = ({
   type = 'text',
   autoComplete,
   hint,
-  least,
   isFirst = false,
 }: FieldProps): React.JSX.Element => (
   <Box marginBottom="5">
@@ -34,7 +32,6 @@ export const EntranceField = ({
         type={type}
         name={name}
         autoComplete={autoComplete}
-        minLength={least}
         maxLength={type === 'email' ? 254 : 200}
         required
         autoFocus={isFirst}
@@ -58,14 +55,14 @@ export const PasswordField = ({ isNew, ...props }: Simple & { readonly isNew: bo
     name="password"
     type="password"
     autoComplete={isNew ? 'new-password' : 'current-password'}
-    {...(isNew ? { hint: T.passwordHint, least: PASSWORD_LEAST } : {})}
+    {...(isNew ? { hint: T.passwordHint } : {})}
     {...props}
   />
 );
 
 type Props = {
   readonly title: string;
-  readonly lead?: React.ReactNode;
+  readonly lead?: React.ReactNode | undefined;
   readonly submit?: string;
   readonly isWaiting?: boolean;
   readonly error?: unknown;

@@ -11,7 +11,8 @@ export const SignIn = (): React.JSX.Element => {
   const [email, setEmail] = useState('');
   const [password, setPassword] = useState('');
   const navigate = useNavigate();
-  const next = useSearchParams()[0].get('next');
+  const [asked] = useSearchParams();
+  const next = asked.get('next');
   const submit = async (): Promise<void> => {
     const answer = await signIn({ email, password });
     if (!answer.error) await navigate(isOwnAddress(next) ? next : '/footage', { replace: true });
@@ -19,6 +20,7 @@ export const SignIn = (): React.JSX.Element => {
   return (
     <Entrance
       title={T.title}
+      lead={asked.has('ended') ? T.ended : undefined}
       submit={T.go}
       isWaiting={isLoading}
       error={error}

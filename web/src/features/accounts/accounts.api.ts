@@ -1,6 +1,8 @@
 import type {
   Acceptance,
   AcademyChoice,
+  FoundingLook,
+  FoundingWish,
   InvitationLook,
   Me,
   NewAcademy,
@@ -43,6 +45,10 @@ export const accountsApi = serverApi.injectEndpoints({
       query: (body) => ({ url: 'academies', method: 'POST', body }),
       onQueryStarted: enter,
     }),
+    lookAtFounding: build.query<FoundingLook, FoundingWish>({
+      query: (body) => ({ url: 'founding', method: 'POST', body }),
+      keepUnusedDataFor: 0,
+    }),
     lookAtInvitation: build.query<InvitationLook, string>({
       query: (token) => ({ url: 'invitation', method: 'POST', body: { token } }),
       keepUnusedDataFor: 0,
@@ -69,6 +75,7 @@ export const accountsApi = serverApi.injectEndpoints({
 export const {
   useSignInMutation,
   useFoundMutation,
+  useLookAtFoundingQuery,
   useLookAtInvitationQuery,
   useAcceptMutation,
   useWishResetMutation,

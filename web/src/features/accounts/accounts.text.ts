@@ -1,10 +1,12 @@
 /** As the server has it; the contract that says so is not taken into the page. */
-export const PASSWORD_LEAST = 10;
+export const PASSWORD_LEAST = 12;
 
 export const ACCOUNTS_TEXT = {
   product: 'Odograph',
   claim: 'The map is never drawn by hand. It is drawn by what was seen to happen.',
   title: 'Sign in',
+  ended:
+    'Your session has ended: it was ended elsewhere, your password was set anew, or you were taken out of the academy. What was not saved yet is kept in this browser until you sign in again.',
   email: 'E-mail',
   password: 'Password',
   go: 'Sign in',
@@ -15,10 +17,14 @@ export const ACCOUNTS_TEXT = {
   foundTitle: 'A new academy',
   foundLead:
     'Its library is its own: nobody else sees it. You are its head; coaches and students are invited afterwards. With an account already, use its e-mail and password.',
+  foundInvited: (email: string): string => `You are invited to found one, under ${email}.`,
+  foundClosed:
+    'On this server academies are founded by invitation. Ask whoever runs it for one; coaches and students come in by an invitation of their own academy.',
+  foundSpent: 'This invitation was used before, or is too old. Ask whoever runs the server for a new one.',
   foundGo: 'Found it',
   academyName: 'What the academy is called',
   yourName: 'Your name',
-  passwordHint: `At least ${PASSWORD_LEAST} characters; a short sentence is easy to keep in mind.`,
+  passwordHint: `At least ${PASSWORD_LEAST} characters, or three words. A short sentence is easy to keep in mind.`,
   invitationTitle: 'An invitation',
   looking: 'Looking at the invitation …',
   linkCut: 'The link is cut short. Open it whole from the letter.',
@@ -29,7 +35,7 @@ export const ACCOUNTS_TEXT = {
   forgottenLead: 'Say your e-mail, and a letter with a link comes to it. The link is good for two hours.',
   forgottenGo: 'Send the link',
   forgottenDone:
-    'If that mail has an account, a letter is on its way to it. Heads find the letters of their academy under Academy, Letters.',
+    'If that mail has an account, a letter is on its way to it. If none comes: where this server sends no mail, whoever runs it has the letter.',
   newPasswordTitle: 'A new password',
   newPasswordLead: 'Setting it ends every session of your account elsewhere.',
   newPasswordGo: 'Set it',

@@ -207,7 +207,20 @@ export const CourseLine = ({
           <rect x={LEFT - 2} y={0} width={Math.max(0, width - LEFT - RIGHT) + 4} height={HEIGHT} />
         </clipPath>
         <g clipPath={`url(#${clipId})`}>
-          <Overlays look={look} overlay={overlay} spans={spans} top={TOP} bottom={COURSE + TOP} xOfS={xOfS} xOf={xOf} />
+          <Overlays
+            look={look}
+            overlay={overlay}
+            spans={spans}
+            top={TOP}
+            bottom={COURSE + TOP}
+            xOfS={xOfS}
+            xOf={xOf}
+            notReady={
+              handle.readyFrames !== null && handle.readyFrames < bench.angle.toFrame
+                ? { fromFrame: Math.max(bench.angle.fromFrame, handle.readyFrames), toFrame: bench.angle.toFrame }
+                : null
+            }
+          />
           {clock.rate > 0 &&
             runs.flatMap((run, r) =>
               run.points.slice(1).map((to, i) => {

@@ -33,10 +33,13 @@ export const Overlays = ({
   bottom,
   xOfS,
   xOf,
+  notReady,
 }: Props & {
   readonly look: Look | undefined;
   readonly overlay: Overlay;
   readonly top: number;
+  /** What cannot be shown yet. */
+  readonly notReady: { readonly fromFrame: number; readonly toFrame: number } | null;
   readonly xOfS: (fileS: number) => number;
 }): React.JSX.Element => {
   const hatch = useId();
@@ -120,6 +123,17 @@ export const Overlays = ({
             />
           ))}
         </g>
+      )}
+      {notReady && (
+        <rect
+          x={xOf(notReady.fromFrame)}
+          y={top}
+          width={xOf(notReady.toFrame) - xOf(notReady.fromFrame)}
+          height={bottom - top}
+          fill={`url(#${hatch})`}
+          pointerEvents="none"
+          data-testid="not-ready"
+        />
       )}
       {spans.shown.map(band)}
     </g>

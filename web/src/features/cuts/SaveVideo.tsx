@@ -1,4 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
+import { faultText } from '@odograph/core';
 import { useState } from 'react';
 import { v7 as newId } from 'uuid';
 import { Action, Picked } from '../../design/index.js';
@@ -54,7 +55,7 @@ export const SaveVideo = ({
     <>
       {(error ?? job?.why) && (
         <Box role="alert" color="caution">
-          {error ? failureText(error) : job?.why}
+          {error ? failureText(error) : job?.why && faultText(job.why)}
         </Box>
       )}
       <Flex gap="2" alignItems="center">

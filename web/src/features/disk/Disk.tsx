@@ -73,6 +73,9 @@ export const Disk = (): React.JSX.Element => {
               </Action>
             )}
           </Flex>
+          <Box color="inkSoft" fontSize="14px" marginBottom="1">
+            {T.mayKeep(sizeText(data.bytes.used), sizeText(data.bytes.most), data.uploads.most)}
+          </Box>
           <Box color="inkSoft" fontSize="14px" marginBottom="4">
             {T.inbox} <Mono fontSize="13px">{data.inbox}</Mono>
           </Box>

@@ -7,6 +7,8 @@ export const DISK_TEXT = {
   rest: 'times, strips, sound',
   cuts: 'clips waiting to be saved, kept for a day',
   coming: 'still coming in',
+  mayKeep: (used: string, most: string, uploads: number): string =>
+    `Of the ${most} that this academy may keep as originals, ${used} are taken, what is on its way included. It may send ${uploads} files at once.`,
   inbox: 'Video that is put there among the server’s data is taken in by itself:',
   none: 'on no shelf',
   inBin: 'in the bin',

@@ -23,6 +23,7 @@ import { DemoCorner } from '../standIns/index.js';
 import { FOOTAGE_TEXT as T, SETTING_WORDS } from './footage.text.js';
 import { athleteRef, fieldsOf, sheetOf } from './sheet.js';
 import { SheetForm } from './SheetForm.js';
+import { SoundHeard } from './SoundHeard.js';
 import { Spark } from './Spark.js';
 import { TakeIn } from './TakeIn.js';
 import { ComingIn } from './uploads/ComingIn.js';
@@ -90,6 +91,12 @@ const Piece = ({
           {footage.spans.some(isLeftOut) &&
             `, ${clockText(technicalMs(footage.spans, filmed), 'up')} of ${clockText(filmed.toMs - filmed.fromMs, 'up')} technique`}
         </Box>
+        {file.cutOff && (
+          <Box fontSize="14px" data-cut-off>
+            {T.cutOff}
+          </Box>
+        )}
+        <SoundHeard file={file} mayChoose={onEdit !== undefined} />
         <Box marginTop="3">
           <Spark
             runs={runs}

@@ -1,4 +1,4 @@
-import type { Setting } from '@odograph/core';
+import type { Setting, SoundTrack } from '@odograph/core';
 
 export const SETTING_WORDS: Record<Setting, string> = {
   competition: 'competition',
@@ -28,6 +28,12 @@ export const FOOTAGE_TEXT = {
   giveUp: 'Give up',
   reallyDrop: 'Really give it up',
   offList: 'Off the list',
+  cutOff: 'The recording breaks off: the file was cut short. What there is of it can be broken down.',
+  heard: 'Sound',
+  track: (n: number, { title, language, channels }: SoundTrack): string =>
+    [`track ${n + 1}`, title, language, channels > 1 ? `${channels} channels` : '']
+      .filter((part) => part !== '')
+      .join(', '),
   jobEnd: 'End it',
   jobAgain: 'Once more',
   newTitle: 'Who is who?',

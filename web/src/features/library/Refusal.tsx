@@ -58,7 +58,11 @@ const FieldByField = ({ refused }: { readonly refused: RefusedEdit }): React.JSX
 /** Another kind of edit that came too late, or that cannot be done: what happened, what was kept, what to do. */
 const Plain = ({ refused }: { readonly refused: RefusedEdit }): React.JSX.Element => {
   const dispatch = useDispatch();
+  const words = useWords();
   const isStale = refused.why.code === 'stale';
+  // what the server failed at may succeed another time, and what was said is not to be typed once more
+  const isFailed = refused.why.code === 'internal';
+  const said = 'changes' in refused.edit ? Object.entries(refused.edit.changes) : [];
   const again = (): void => {
     dispatch(refusalSeen());
     dispatch(editQueued({ ...refused.edit, editId: newId() }));
@@ -69,8 +73,14 @@ const Plain = ({ refused }: { readonly refused: RefusedEdit }): React.JSX.Elemen
         <strong>Not saved. </strong>
         {refusalText(refused.why)}
         {isStale && ' What you see now is theirs.'}
+        {isFailed && said.length > 0 && (
+          <Box marginTop="1">
+            {said.map(([field, value]) => `${fieldName(field)}: ${valueText(field, value, words)}`).join('; ')}
+          </Box>
+        )}
       </Box>
       {isStale && <Action onClick={again}>Do it all the same</Action>}
+      {isFailed && <Action onClick={again}>Try once more</Action>}
       <Action onClick={() => dispatch(refusalSeen())}>{isStale ? 'Keep theirs' : 'Understood'}</Action>
     </>
   );

@@ -10,6 +10,8 @@ const RETRY_MS = 1500;
 type Answer =
   | { readonly kind: 'done' }
   | { readonly kind: 'unreachable' }
+  /** The server has tried and failed, for a reason that lies with it. */
+  | { readonly kind: 'failed'; readonly why: ErrorBody }
   | { readonly kind: 'signed out' }
   | { readonly kind: 'refused'; readonly why: ErrorBody };
 
@@ -18,10 +20,17 @@ const GONE: ErrorBody = { code: 'not-found', facts: {}, message: 'There is no su
 const isErrorBody = (data: unknown): data is ErrorBody =>
   typeof data === 'object' && data !== null && 'code' in data && 'facts' in data;
 
+const FAILED: ErrorBody = { code: 'internal', facts: {}, message: 'Something went wrong on the server.' };
+/** So often is an edit sent that the server fails at; then it is set aside, and those behind it go on. */
+const FAILED_TRIES = 3;
+/** The server itself is not there, or something that it needs: it may be well again at any time. */
+const AWAY = [502, 503, 504, 507];
+
 /** What an error of the server means for an edit. Anything the server could not judge is tried again. */
 export const answerOf = (error: object): Answer => {
   const { status, data } = error as { readonly status?: unknown; readonly data?: unknown };
-  if (typeof status !== 'number' || status >= 500 || status === 429) return { kind: 'unreachable' };
+  if (typeof status !== 'number' || AWAY.includes(status) || status === 429) return { kind: 'unreachable' };
+  if (status >= 500) return { kind: 'failed', why: isErrorBody(data) ? data : FAILED };
   if (status === 401) return { kind: 'signed out' };
   return { kind: 'refused', why: isErrorBody(data) ? data : GONE };
 };
@@ -43,14 +52,18 @@ editsListener.startListening({
       const sent = await dispatch(libraryApi.endpoints.send.initiate(request, { track: false }));
       return sent.error ? answerOf(sent.error) : { kind: 'done' };
     };
+    const failures = new Map<string, number>();
     for (let edit = selectPending(getState())[0]; edit; edit = selectPending(getState())[0]) {
       if (selectStatus(getState()) !== 'unreachable') dispatch(sendStatus('sending'));
       const answer = await send(edit);
+      const fails = answer.kind === 'failed' ? (failures.get(edit.editId) ?? 0) + 1 : 0;
+      if (answer.kind === 'failed') failures.set(edit.editId, fails);
+      else failures.delete(edit.editId);
       if (answer.kind === 'signed out') {
         dispatch(sendStatus('signed-out'));
         return;
       }
-      if (answer.kind === 'unreachable') {
+      if (answer.kind === 'unreachable' || (answer.kind === 'failed' && fails < FAILED_TRIES)) {
         dispatch(sendStatus('unreachable'));
         await api.delay(RETRY_MS);
         continue;

@@ -209,6 +209,20 @@ describe('sending edits', () => {
     expect(actionOf()).toBe('armlock');
   }, 15_000);
 
+  test('when the server fails at an edit each time, it should be set aside with its text after three, and those behind it go on', async () => {
+    const failed = (): Response => json({ code: 'internal', facts: {}, message: 'x' }, 500);
+    answers = [failed, failed, failed];
+    store.dispatch(editQueued(say('e1', { action: 'armlock' })));
+    store.dispatch(editQueued(say('e2', { depth: 3 })));
+    await until(isIdle);
+    expect(calls.map((c) => c.body.editId)).toEqual(['e1', 'e1', 'e1', 'e2']);
+    expect(selectRefused(store.getState())).toMatchObject({
+      edit: { editId: 'e1', changes: { action: 'armlock' } },
+      why: { code: 'internal' },
+    });
+    expect(selectLibrary(store.getState()).attempts[0]).toMatchObject({ action: null, depth: 3 });
+  }, 15_000);
+
   test('when somebody else was faster, theirs should be shown and the reason kept until it is decided', async () => {
     answers = [
       () => {

@@ -13,6 +13,7 @@ export {
   useMeQuery,
   useNewAngleMutation,
   useNewFootageMutation,
+  useChooseTrackMutation,
   usePreparedQuery,
   usePrepareFileMutation,
   useRemoveAngleMutation,
@@ -36,7 +37,7 @@ export {
 export { failureText, refusalText, sizeText } from './refusal.text.js';
 export { Refusal } from './Refusal.js';
 export { SaveState } from './SaveState.js';
-export { useNews } from './news.js';
+export { useNews, type NewsEnd } from './news.js';
 export { useEdit } from './useEdit.js';
 export { useTables } from './useTables.js';
 export { clipViews, type ClipView } from './clipViews.js';

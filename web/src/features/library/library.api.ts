@@ -13,6 +13,7 @@ import type {
   Prepared,
   Removal,
   ScoreboardAnswer,
+  TrackChoice,
   UnderWay,
 } from '@odograph/core/contract';
 import { serverApi } from './server.api.js';
@@ -135,6 +136,11 @@ export const libraryApi = serverApi.injectEndpoints({
     makeCut: build.mutation<void, NewCut>({ query: (body) => ({ url: 'cuts', method: 'POST', body }) }),
     cancelJob: build.mutation<void, string>({ query: (id) => ({ url: `jobs/${id}`, method: 'DELETE' }) }),
     jobAgain: build.mutation<void, string>({ query: (id) => ({ url: `jobs/${id}/again`, method: 'POST' }) }),
+    /** Chooses which sound track of a file is heard. */
+    chooseTrack: build.mutation<Changed, { readonly fileId: string; readonly body: TrackChoice }>({
+      query: ({ fileId, body }) => ({ url: `files/${fileId}`, method: 'PATCH', body }),
+      onQueryStarted: layIn,
+    }),
     /** Any edit: what it touched is laid into the library that is here. */
     send: build.mutation<Changed, SendRequest>({
       query: (request) => ({ ...request }),
@@ -173,6 +179,7 @@ export const {
   useCancelJobMutation,
   useMakeCutMutation,
   useJobAgainMutation,
+  useChooseTrackMutation,
   useNewAngleMutation,
   useNewFootageMutation,
 } = libraryApi;

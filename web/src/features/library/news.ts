@@ -1,7 +1,7 @@
 import { original } from '@reduxjs/toolkit';
 import type { Library } from '@odograph/core';
 import type { Changed, News } from '@odograph/core/contract';
-import { useEffect } from 'react';
+import { useEffect, useState } from 'react';
 import { useStore } from 'react-redux';
 import type { PendingEdit } from './edits.js';
 import { libraryApi } from './library.api.js';
@@ -39,6 +39,8 @@ export const besideOwn = (changed: Changed, library: Library, pending: readonly 
   };
 };
 
+const selectMe = libraryApi.endpoints.me.select();
+
 type Store = {
   readonly getState: () => LibraryState;
   readonly dispatch: (action: never) => unknown;
@@ -64,15 +66,42 @@ const catchUp = async ({ getState, dispatch }: Store, version: number): Promise<
   dispatch(merge as never);
 };
 
-/** Listens for what others of the academy change, as long as the page is open; after a lost connection the browser listens again by itself. */
-export const useNews = (): void => {
+/** Why the server has nothing more to tell: the session is over, or its role is another one. */
+export type NewsEnd = 'signed-out' | 'role';
+
+/**
+ * Listens for what others of the academy change, as long as the page is open; after a lost connection the browser listens again by itself. Gives why the
+ * server has ended it, if it has; with another role everything is asked for anew, and it is listened again.
+ */
+export const useNews = (): NewsEnd | null => {
   const store = useStore<LibraryState>();
+  const [end, setEnd] = useState<NewsEnd | null>(null);
+  const [turns, setTurns] = useState(0);
   useEffect(() => {
     const source = new EventSource('/api/news/stream');
     let turn = Promise.resolve();
     source.onmessage = ({ data }: MessageEvent<string>) => {
       turn = turn.then(() => catchUp(store as Store, Number(data)));
     };
+    const otherRole = (): void => {
+      setEnd('role');
+      const anew = { forceRefetch: true, subscribe: false } as const;
+      store.dispatch(libraryApi.endpoints.me.initiate(undefined, anew) as never);
+      store.dispatch(libraryApi.endpoints.library.initiate(undefined, anew) as never);
+    };
+    source.addEventListener('role', ({ data }: MessageEvent<string>) => {
+      const me = selectMe(store.getState()).data;
+      if (me && me.role !== data) otherRole();
+    });
+    source.addEventListener('ended', ({ data }: MessageEvent<NewsEnd>) => {
+      source.close();
+      if (data === 'signed-out') setEnd(data);
+      else {
+        otherRole();
+        setTurns((n) => n + 1);
+      }
+    });
     return () => source.close();
-  }, [store]);
+  }, [store, turns]);
+  return end;
 };

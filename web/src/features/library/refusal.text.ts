@@ -1,3 +1,4 @@
+import { faultText } from '@odograph/core';
 import type { ErrorBody } from '@odograph/core/contract';
 
 const FIELDS: Record<string, string> = {
@@ -74,7 +75,7 @@ const FIELDS: Record<string, string> = {
 /** A size as people say it. */
 export const sizeText = (bytes: number): string =>
   bytes >= 1e9
-    ? `${(bytes / 1e9).toFixed(1)} GB`
+    ? `${(bytes / 1e9).toFixed(bytes >= 1e11 ? 0 : 1)} GB`
     : bytes >= 1e6
       ? `${(bytes / 1e6).toFixed(bytes >= 1e7 ? 0 : 1)} MB`
       : `${Math.ceil(bytes / 1000)} kB`;
@@ -96,6 +97,16 @@ export const refusalText = (why: ErrorBody): string => {
       return 'E-mail and password do not belong together.';
     case 'too-many-tries':
       return `Too many tries. Try again in ${Math.max(1, Math.ceil(why.facts.retryAfterS / 60))} min.`;
+    case 'busy':
+      return `The server has too much to do just now. Try again in ${why.facts.retryAfterS} s.`;
+    case 'founding-closed':
+      return 'Academies are founded here by invitation. Ask whoever runs this server for one.';
+    case 'quota':
+      return why.facts.of === 'bytes'
+        ? `This academy may keep ${sizeText(why.facts.most)} of footage, and has ${sizeText(why.facts.used)}, what is on its way included. Put footage in the bin and empty it, or ask whoever runs the server for more.`
+        : why.facts.of === 'accounts'
+          ? `This academy may have ${why.facts.most} accounts, open invitations included, and has ${why.facts.used}. Ask whoever runs the server for more.`
+          : `This academy may send ${why.facts.most} files at once, and sends ${why.facts.used}. Wait until one is through.`;
     case 'not-allowed':
       return `As a ${why.facts.role} you can look, but not change anything.`;
     case 'foreign-origin':
@@ -107,7 +118,9 @@ export const refusalText = (why: ErrorBody): string => {
     case 'id-taken':
       return 'This was sent before with something else in it.';
     case 'not-video':
-      return why.facts.why;
+      return faultText(why.facts.fault);
+    case 'no-picture':
+      return `The picture of frame ${why.facts.frame} cannot be read out of its file.`;
     case 'too-large':
       return `The file is larger than ${Math.round(why.facts.limitBytes / 2 ** 30)} GB, the most that can be taken in.`;
     case 'nothing-to-undo':
@@ -131,7 +144,9 @@ export const refusalText = (why: ErrorBody): string => {
     case 'not-whole':
       return `Only ${sizeText(why.facts.bytes)} of ${sizeText(why.facts.ofBytes)} have arrived. Go on with the same file.`;
     case 'disk-full':
-      return 'The disk of the server is full. Nothing was saved; it is kept here and goes out when there is room again.';
+      return why.facts.keptBytes > 0
+        ? `The disk of the server is full. The ${sizeText(why.facts.keptBytes)} that have arrived are kept, and the rest follows when there is room again.`
+        : 'The disk of the server is full. Nothing was saved; it is kept here and goes out when there is room again.';
     case 'database-away':
       return 'The server does not reach its database just now. What you said is kept here and sent again.';
     case 'internal':

@@ -140,7 +140,9 @@ export const Accounts = (): React.JSX.Element => {
   return (
     <Box as="section" aria-label={T.accounts} maxWidth="860px">
       <Subheading fontSize="23px">{T.accounts}</Subheading>
-      <Box color="inkSoft">{T.accountsLead}</Box>
+      <Box color="inkSoft">
+        {T.accountsLead} {data && T.accountsOf(data.accounts)}
+      </Box>
       <Failure error={error} />
       <Box as="ul" listStyleType="none" marginTop="3" borderTopWidth="1px">
         {data?.members.map((member) => (

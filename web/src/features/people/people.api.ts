@@ -1,4 +1,4 @@
-import type { Mail, NewInvitation, People, RoleChange, SessionLook } from '@odograph/core/contract';
+import type { Letter, NewInvitation, People, RoleChange, SessionLook } from '@odograph/core/contract';
 import { serverApi } from '../library/index.js';
 
 /** Members, invitations, letters and sessions: they belong to accounts, not to the library, and are asked for when they are looked at. */
@@ -29,7 +29,7 @@ export const peopleApi = serverApi.injectEndpoints({
         dispatch(without);
       },
     }),
-    letters: build.query<readonly Mail[], void>({ query: () => 'outbox', keepUnusedDataFor: 0 }),
+    letters: build.query<readonly Letter[], void>({ query: () => 'letters', keepUnusedDataFor: 0 }),
     sessions: build.query<readonly SessionLook[], void>({ query: () => 'sessions', keepUnusedDataFor: 0 }),
     endSession: build.mutation<readonly SessionLook[], string | null>({
       query: (id) => ({ url: id === null ? 'sessions' : `sessions/${id}`, method: 'DELETE' }),

@@ -1,4 +1,4 @@
-import type { MemberRole } from '@odograph/core/contract';
+import type { Letter, MemberRole, Quota } from '@odograph/core/contract';
 
 export const ROLE_TEXT: Record<MemberRole, string> = {
   head: 'does everything, and says who may do what',
@@ -13,7 +13,8 @@ export const PEOPLE_TEXT = {
   email: 'E-mail',
   as: 'As',
   send: 'Send the invitation',
-  sentTo: (email: string): string => `A letter is on its way to ${email}. It also stands under Letters.`,
+  sentTo: (email: string): string => `A letter to ${email} is written. How it fares stands under Letters.`,
+  accountsOf: ({ used, most }: Quota): string => `${used} of ${most} accounts are taken, open invitations included.`,
   invited: 'Invited',
   withdraw: 'Take it back',
   until: (day: string): string => `good until ${day}`,
@@ -45,9 +46,11 @@ export const PEOPLE_TEXT = {
   toBin: 'Put in the bin',
   needsName: 'needs a name',
   letters: 'Letters',
-  lettersLead:
-    'This outbox stands in for a mail server: what would go out by mail is kept here, and as files in the folder “outbox” beside the data. The links in it are secret; hand each only to whom it is for.',
-  noLetters: 'No letter has been sent yet. Invitations and links for new passwords appear here.',
+  lettersLead: 'The invitations that this academy has sent. Their links are secret and stand in the letters alone.',
+  lettersOfDemo:
+    'This is an academy of the demo: all letters of its people stand here whole, in place of a mailbox. Elsewhere only invitations stand here, without their links.',
+  noLetters: 'No letter has been sent yet. Invitations appear here.',
+  to: 'to',
   sessions: 'Your sessions',
   sessionsLead: 'Where your account is signed in. End what you do not know.',
   thisOne: 'this one',
@@ -56,3 +59,16 @@ export const PEOPLE_TEXT = {
 } as const;
 
 export const AUDIENCE_TEXT = { coaches: 'coaches only', academy: 'the academy', anyone: 'anyone' } as const;
+
+export const LETTER_TEXT: Record<Letter['state'], string> = {
+  waiting: 'waits for the mail server',
+  sent: 'sent',
+  failed: 'given up',
+  kept: 'kept: this server sends no mail, so whoever runs it has to hand it on',
+};
+export const LETTER_WHY_TEXT: Record<NonNullable<Letter['why']>, string> = {
+  refused: 'the mail server did not take it',
+  unreachable: 'the mail server cannot be reached',
+  slow: 'the mail server did not answer in time',
+  'cut off': 'the connection broke off',
+};

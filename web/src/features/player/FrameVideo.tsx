@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import { timecode } from '@odograph/core';
+import { faultText, timecode } from '@odograph/core';
 import { Mono } from '../../design/index.js';
 import type { PlayerState } from './FramePlayer.js';
 import { usePlayerState, type PlayerHandle } from './usePlayer.js';
@@ -24,7 +24,7 @@ export const FrameVideo = ({
   /** Turned over, left for right. */
   readonly isMirrored?: boolean;
 }): React.JSX.Element => {
-  const { table, src, medium, onScreen } = handle;
+  const { table, src, medium, readyFrames, fault, onScreen } = handle;
   const state = usePlayerState(handle, (now) => now);
   const [says, reads, text] = [manner?.(state), clock?.(state.frame), caption?.(state.frame)];
   return (
@@ -40,10 +40,12 @@ export const FrameVideo = ({
       data-mirrored={isMirrored}
     >
       {src === undefined ? (
-        <Box role="status" color="#efebdf" padding="8">
+        <Box role={fault ? 'alert' : 'status'} color="#efebdf" padding="8">
+          {medium === undefined && fault && `It cannot be stepped through. ${faultText(fault)}`}
           {table &&
             medium === undefined &&
-            'It is being made ready for stepping; it shows here as soon as that is done.'}
+            !fault &&
+            'It is being made ready for stepping; its first minute shows here as soon as that is done.'}
         </Box>
       ) : (
         <video
@@ -76,6 +78,21 @@ export const FrameVideo = ({
           <Box as="span" background="rgba(12, 14, 12, 0.78)" paddingInline="2" boxDecorationBreak="clone">
             {text}
           </Box>
+        </Box>
+      )}
+      {table && readyFrames !== null && (
+        <Box
+          role="status"
+          position="absolute"
+          left="0"
+          bottom="0"
+          paddingInline="2.5"
+          paddingBlock="0.5"
+          fontSize="14px"
+          color="#efebdf"
+          background="rgba(12, 14, 12, 0.72)"
+        >
+          {`Ready up to ${timecode(table, readyFrames - 1)}; the rest is on its way.`}
         </Box>
       )}
       {table && (

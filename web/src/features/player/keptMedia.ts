@@ -61,6 +61,28 @@ const keep = async (address: string, bytes: Blob): Promise<void> => {
   }
 };
 
+/** Whether the server still shows a medium to whoever asks, and it is as long as it was. Asked until there is an answer: before, it is not shown. */
+export const mayStillBeShown = async (address: string, sizeBytes: number, signal: AbortSignal): Promise<boolean> => {
+  while (!signal.aborted) {
+    const answer = await fetch(address, { method: 'HEAD', signal }).catch(() => undefined);
+    if (answer && answer.status < 500)
+      return answer.ok && Number(answer.headers.get('content-length') ?? sizeBytes) === sizeBytes;
+    await pause(RETRY_MS, signal);
+  }
+  return true;
+};
+
+/** A medium that is kept goes. */
+export const forgetMedium = async (address: string): Promise<void> => {
+  try {
+    const database = await open();
+    await database.delete('media', address);
+    database.close();
+  } catch {
+    // nothing was kept
+  }
+};
+
 /** Everything that is kept goes, for whoever leaves a browser that others use too. */
 export const forgetMedia = async (): Promise<void> => {
   try {

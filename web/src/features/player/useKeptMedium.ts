@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { fetchMedium, keptMedium } from './keptMedia.js';
+import { fetchMedium, forgetMedium, keptMedium, mayStillBeShown } from './keptMedia.js';
 
 export type KeptMedium = {
   /** An address in this browser, once all of it is here. */ readonly url: string | undefined;
@@ -23,7 +23,9 @@ export const useKeptMedium = (address: string | undefined): KeptMedium => {
     };
     const bring = async (): Promise<void> => {
       const known = await keptMedium(address);
-      if (known) {
+      // whoever is on it may have changed their mind since it was kept
+      if (known && !(await mayStillBeShown(address, known.size, ending.signal))) await forgetMedium(address);
+      else if (known) {
         here(known);
         return;
       }

@@ -1,5 +1,5 @@
-import { timecode, type MediaFile, type TimeTable } from '@odograph/core';
-import { useCallback, useEffect, useLayoutEffect, useMemo, useState, useSyncExternalStore } from 'react';
+import { frameCount, timecode, type Fault, type MediaFile, type TimeTable } from '@odograph/core';
+import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
 import { usePrepareFileMutation, usePreparedQuery, useTimesQuery } from '../library/index.js';
 import { useKeptMedium } from './useKeptMedium.js';
 import { FramePlayer, type PlayerState, type Stretch } from './FramePlayer.js';
@@ -17,6 +17,10 @@ export type PlayerHandle = {
   readonly src: string | undefined;
   /** Where that lies on the server: the same medium, wherever it is played from. */
   readonly medium: string | undefined;
+  /** Why there will be nothing to step through; null where that is not so. */
+  readonly fault: Fault | null;
+  /** So many frames can be shown while the rest is being made ready; null where all of them can. */
+  readonly readyFrames: number | null;
   /** How much of it lies in this browser, 0 … 1; null where nothing is to be kept here. */
   readonly kept: number | null;
   /** To be given to the video element. */
@@ -33,19 +37,26 @@ export const useTimeTable = (fileId: string | undefined): TimeTable | undefined 
 
 const ASK_MS = 1500;
 
+type Medium = {
+  readonly src: string | undefined;
+  readonly times: TimeTable | undefined;
+  readonly hasProxy: boolean;
+  readonly readyFrames: number | null;
+  readonly fault: Fault | null;
+};
+
 /**
  * What is played of a file: what was made of it for stepping, where that is there, with the times of its own frames; the file itself where a browser
- * shows it; nothing while neither is so. A frame has the same number in both.
+ * shows it; as much as there is of what is being made; nothing while none of these is so. A frame has the same number in all of them.
  */
-const useMedium = (
-  file: MediaFile,
-): { readonly src: string | undefined; readonly times: TimeTable | undefined; readonly hasProxy: boolean } => {
+const useMedium = (file: MediaFile): Medium => {
   const [isWaiting, setWaiting] = useState(!file.playable);
   const { data: prepared } = usePreparedQuery(file.id, {
     refetchOnMountOrArgChange: true,
     pollingInterval: isWaiting ? ASK_MS : 0,
   });
   const hasProxy = prepared?.proxy === true;
+  const ready = hasProxy || file.playable ? 0 : (prepared?.readyFrames ?? 0);
   const [prepare] = usePrepareFileMutation();
   // it was thinned to make room; it is needed now
   const isWanted = prepared?.isThinned === true;
@@ -53,9 +64,23 @@ const useMedium = (
     if (isWanted) void prepare(file.id);
   }, [isWanted, prepare, file.id]);
   if (isWaiting === (hasProxy || file.playable)) setWaiting(!isWaiting);
-  const at = hasProxy ? `${file.id}/proxy` : prepared && file.playable ? file.id : undefined;
-  const { data: times } = useTimesQuery(`${at}/times`, { skip: at === undefined });
-  return { src: at && `/api/files/${at}${hasProxy ? '' : '/media'}`, times: at ? times : undefined, hasProxy };
+  // each longer part is a medium of its own
+  const part = ready > 0 ? `?frames=${ready}` : '';
+  const at = hasProxy
+    ? `${file.id}/proxy`
+    : prepared && file.playable
+      ? file.id
+      : ready > 0
+        ? `${file.id}/part`
+        : undefined;
+  const { data: times } = useTimesQuery(`${at}/times${part}`, { skip: at === undefined });
+  return {
+    src: at && `/api/files/${at}${at === file.id ? '/media' : part}`,
+    times: at ? times : undefined,
+    hasProxy,
+    readyFrames: ready > 0 ? ready : null,
+    fault: prepared?.fault ?? null,
+  };
 };
 
 /**
@@ -72,24 +97,30 @@ export const usePlayer = (
   isKept = false,
 ): PlayerHandle => {
   const table = useTimeTable(file.id);
-  const { src, times, hasProxy } = useMedium(file);
+  const { src, times, hasProxy, readyFrames, fault } = useMedium(file);
   const keeps = isKept && hasProxy;
   const kept = useKeptMedium(keeps ? src : undefined);
+  const stood = useRef<{ readonly opened: string; readonly frame: number } | null>(null);
   const [video, setVideo] = useState<HTMLVideoElement | null>(null);
-  const player = useMemo(
-    () => (video && times ? new FramePlayer(video, times, fromFrame, { inFrame: fromFrame, outFrame: toFrame }) : null),
-    [video, times, fromFrame, toFrame],
-  );
+  const player = useMemo(() => {
+    if (!video || !times) return null;
+    // of what is being made, only so much can be shown yet
+    const outFrame = Math.max(fromFrame + 1, Math.min(toFrame, frameCount(times)));
+    return new FramePlayer(video, times, fromFrame, { inFrame: fromFrame, outFrame });
+  }, [video, times, fromFrame, toFrame]);
   useEffect(() => player?.attach(), [player]);
   const { frame, play } = opening;
   const inFrame = opening.loop?.inFrame,
     outFrame = opening.loop?.outFrame;
   useEffect(() => {
-    if (!player) return;
+    if (!player) return undefined;
+    const opened = `${frame} ${inFrame} ${outFrame} ${play}`;
     player.pause();
     player.loop(inFrame === undefined || outFrame === undefined ? null : { inFrame, outFrame });
-    player.seek(frame);
+    // another medium of the same goes on where the one before stood
+    player.seek(stood.current?.opened === opened ? stood.current.frame : frame);
     if (play) player.play();
+    return player.subscribe(() => (stood.current = { opened, frame: player.snapshot().frame }));
   }, [player, frame, inFrame, outFrame, play]);
   const own = useWhenStill(player, src, kept.url);
   return {
@@ -98,6 +129,8 @@ export const usePlayer = (
     player,
     frame: useCallback(() => player?.meant() ?? 0, [player]),
     table,
+    readyFrames,
+    fault,
     src: keeps && kept.isLooking ? undefined : (own ?? src),
     onScreen: useCallback((element) => setVideo(element), []),
   };

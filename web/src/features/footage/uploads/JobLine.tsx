@@ -1,4 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
+import { faultText } from '@odograph/core';
 import type { Job } from '@odograph/core/contract';
 import { Action } from '../../../design/index.js';
 import { useCancelJobMutation, useJobAgainMutation } from '../../library/index.js';
@@ -11,6 +12,7 @@ const JOB_TEXT: Readonly<Record<Job['kind'], string>> = {
   look: 'Reading what moves',
   sound: 'Listening to it',
   cut: 'Cutting',
+  stills: 'Making its pictures for lists',
 };
 
 /** A job of a footage: what is being done, how far, and what can be done about it. */
@@ -37,7 +39,7 @@ export const JobLine = ({
         {JOB_TEXT[job.kind]}
         {job.state === 'running' && `: ${Math.round(job.progress * 100)} %${left}`}
         {job.state === 'waiting' && ': waits for its turn'}
-        {job.state === 'failed' && ` did not work. ${job.why ?? ''}`}
+        {job.state === 'failed' && ` did not work. ${job.why ? faultText(job.why) : ''}`}
         {job.state === 'cancelled' && ': ended'}
       </Box>
       <Action

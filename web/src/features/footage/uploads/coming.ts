@@ -1,3 +1,4 @@
+import { faultText } from '@odograph/core';
 import type { Job, UnderWay, Upload } from '@odograph/core/contract';
 import { sizeText } from '../../library/index.js';
 import type { Sending } from './sending.js';
@@ -56,13 +57,24 @@ const fromHere = (s: Sending): Coming => {
   }
 };
 
+/** Whether each frame can be shown exactly: once the file for stepping is made, which counts them. */
+const steppingText = (job: Job | undefined): string => {
+  if (job?.state === 'failed') return `. They cannot be stepped through. ${job.why ? faultText(job.why) : ''}`;
+  return job?.state === 'done' ? ', each can be shown exactly.' : '; they are being made ready for stepping.';
+};
+
 const fromServer = (upload: Upload, jobs: readonly Job[]): Coming | undefined => {
-  const { id, name, sizeBytes, offset, state, why, fileId, isMine, source, frames } = upload;
+  const { id, name, sizeBytes, offset, state, why, fileId, isMine, source, frames, cutOff } = upload;
   const of = { id, name, fileId };
   switch (state) {
     case 'coming':
       if (source === 'inbox')
-        return { ...of, part: undefined, state: 'waiting', says: `${why ?? ''}${SOURCES[source]}` };
+        return {
+          ...of,
+          part: undefined,
+          state: 'waiting',
+          says: `${why ? faultText(why) : ''}${why?.code === 'no-room' ? ' It is taken in as soon as there is room.' : ''}${SOURCES[source]}`,
+        };
       if (!isMine) return undefined;
       return {
         ...of,
@@ -73,7 +85,12 @@ const fromServer = (upload: Upload, jobs: readonly Job[]): Coming | undefined =>
     case 'reading': {
       const job = jobs.find((j) => j.kind === 'read' && j.subjectId === id);
       if (job?.state === 'failed')
-        return { ...of, part: undefined, state: 'refused', says: `Reading it failed: ${job.why ?? ''}` };
+        return {
+          ...of,
+          part: undefined,
+          state: 'refused',
+          says: `Reading it failed. ${job.why ? faultText(job.why) : ''}`,
+        };
       return {
         ...of,
         part: job?.progress,
@@ -82,14 +99,14 @@ const fromServer = (upload: Upload, jobs: readonly Job[]): Coming | undefined =>
       };
     }
     case 'refused':
-      return { ...of, part: undefined, state: 'refused', says: why ?? '' };
+      return { ...of, part: undefined, state: 'refused', says: why ? faultText(why) : '' };
     case 'taken':
       return fileId === id
         ? {
             ...of,
             part: 1,
             state: 'taken',
-            says: `Taken in: ${(frames ?? 0).toLocaleString()} frames, each can be shown exactly.${SOURCES[source]}`,
+            says: `Taken in: ${(frames ?? 0).toLocaleString()} frames${steppingText(jobs.find((j) => j.kind === 'proxy' && j.subjectId === id))}${cutOff ? ' The recording breaks off; what there is of it was kept.' : ''}${SOURCES[source]}`,
           }
         : {
             ...of,

@@ -1,0 +1,38 @@
+import { Inject, Injectable } from '@nestjs/common';
+import { CONFIG, addressOf, type Config } from '../config/config.js';
+import { LettersService } from '../letters/letters.service.js';
+import { LINK } from '../letters/secrets.js';
+import { AccountsRepository } from './accounts.repository.js';
+import { markOf, newToken } from './tokens.js';
+
+const FOUNDING_DAYS = 14;
+
+/** Invitations to found an academy, made by whoever runs the server. */
+@Injectable()
+export class Founding {
+  constructor(
+    @Inject(CONFIG) private readonly config: Config,
+    @Inject(AccountsRepository) private readonly accounts: AccountsRepository,
+    @Inject(LettersService) private readonly letters: LettersService,
+  ) {}
+
+  /** Invites somebody to found an academy; gives the link, which also goes out as a letter. */
+  async invite(email: string): Promise<string> {
+    const [token, now] = [newToken(), new Date()];
+    const expiresAt = new Date(now.getTime() + FOUNDING_DAYS * 86_400_000);
+    await this.accounts.inviteToFound(token, email, now, expiresAt);
+    const link = `${addressOf(this.config)}/new-academy#${token}`;
+    await this.letters.write({
+      kind: 'founding',
+      academyId: null,
+      accountId: null,
+      aboutId: markOf(token),
+      to: email,
+      subject: 'Found your academy on Odograph',
+      body: `Hello,\n\nyou can found an academy of your own on Odograph. Do it here within ${FOUNDING_DAYS} days, under this mail:\n\n${LINK}\n\nIf you do not know why you get this letter, there is nothing to do.\n`,
+      link,
+      expiresAt,
+    });
+    return link;
+  }
+}
