@@ -6,15 +6,16 @@ export default defineConfig({
   globalSetup: './src/support/prepared.ts',
   // each worker starts a product of its own; what they wait for is mostly the next picture of the screen
   workers: 3,
-  timeout: 120_000,
-  expect: { timeout: 10_000 },
+  // the longest that anything is waited for: on a machine that is busy with other work reading a file alone takes ten seconds
+  timeout: 240_000,
+  expect: { timeout: 40_000 },
   reporter: 'list',
   use: {
     browserName: 'chromium',
     viewport: { width: 1280, height: 800 },
     screenshot: 'only-on-failure',
-    actionTimeout: 10_000,
-    navigationTimeout: 15_000,
+    actionTimeout: 40_000,
+    navigationTimeout: 40_000,
     launchOptions: {
       executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
       args: [

@@ -47,7 +47,6 @@ test('when an academy begins with nothing, its head should come to a first route
   page,
   running,
 }) => {
-  test.setTimeout(180_000);
   await page.goto(`${running.url}/sign-in`);
   await page.getByRole('link', { name: 'Found an academy' }).click();
   await page.getByLabel('What the academy is called').fill('Harbour Mats');
@@ -123,7 +122,6 @@ test('when a coach and a student come in, each should find the limits of the rol
   page,
   running,
 }) => {
-  test.setTimeout(120_000);
   await signIn(page, running.url);
   await invite(page, running.url, 'limits.coach@room.example', 'coach');
   await invite(page, running.url, 'limits.student@room.example', 'student');
@@ -170,7 +168,6 @@ test('when two coaches edit one clip, other fields should both stand, and the sa
   page,
   running,
 }) => {
-  test.setTimeout(120_000);
   await signIn(page, running.url);
   await invite(page, running.url, 'second@room.example', 'coach');
   const other = await takeInvitation(page, running, 'second@room.example', 'Second Coach');
@@ -232,7 +229,6 @@ test('when clips and words go out and come in as lists, each line should say fir
   page,
   running,
 }) => {
-  test.setTimeout(120_000);
   const folder = mkdtempSync(join(tmpdir(), 'odograph-lists-'));
   await signIn(page, running.url);
   await page.goto(`${running.url}/clips`);

@@ -14,7 +14,6 @@ const fresh = async (page: Page): Promise<Page> => (await page.context().browser
 test('when a member of two academies resets a password by mail, a head of one should see nothing of it, and every session end and say so', async ({
   page,
 }) => {
-  test.setTimeout(180_000);
   const mail = await MailServer.start();
   const running = await Running.start({ SMTP_URL: mail.url });
   try {
@@ -80,7 +79,6 @@ test('when a member of two academies resets a password by mail, a head of one sh
 test('when somebody may be shown no longer, what a browser has kept of them should not be played, and another role be told', async ({
   page,
 }) => {
-  test.setTimeout(180_000);
   const running = await Running.start();
   try {
     await signIn(page, running.url);
@@ -127,7 +125,6 @@ test('when somebody may be shown no longer, what a browser has kept of them shou
 test('when others reach the server, the demo should not be there, founding need an invitation, and nothing run as root or tell its password', async ({
   page,
 }) => {
-  test.setTimeout(120_000);
   const running = await Running.fromNothing({ HOST: '0.0.0.0' });
   try {
     const refused = await page.request.post(`${running.url}/api/sign-in`, {
@@ -192,7 +189,6 @@ for (const [said, status] of [
   test(`when the server starts with ${Object.keys(said).join(' and ')}, signing in to the demo, which is in the database, should give ${status}`, async ({
     request,
   }) => {
-    test.setTimeout(120_000);
     const running = await Running.start(said);
     try {
       expect((await request.post(`${running.url}/api/sign-in`, { data: COACH })).status()).toBe(status);

@@ -11,7 +11,6 @@ import { madeOf, numbersIn } from './support/video.js';
 
 // what one leaves the others need
 test.describe.configure({ mode: 'serial' });
-test.setTimeout(180_000);
 
 const parts = new Parts();
 let first: Asker, second: Asker;
@@ -138,7 +137,7 @@ test('when the database is restarted while a job runs, the job should come to it
   await parts.databaseKilled();
   // the servers notice
   for (const { client, url } of [first, second])
-    await expect.poll(async () => (await client.get(`${url}/api/health`)).status(), { timeout: 30_000 }).not.toBe(200);
+    await expect.poll(async () => (await client.get(`${url}/api/health`)).status(), { timeout: 60_000 }).not.toBe(200);
   await parts.databaseUp();
   expect(worker.exitCode).toBeNull();
   for (const asked of [first, second]) await asked.untilJob('proxy', fileId, 'done');

@@ -14,7 +14,6 @@ test.afterAll(() => parts.dispose());
 test('when footage that no browser plays is still being made ready, the bench should begin with the part that is there, each frame exact, and go on at the same frame with all of it', async ({
   page,
 }) => {
-  test.setTimeout(180_000);
   // slowed down to 108 s: there is a part from 60 s on, and no second one before the whole
   const bytes = readFileSync(
     madeOf('lantern-final', 'slow.ts', ['-vf', 'setpts=2.5*PTS', '-c:v', 'libx264', '-preset', 'ultrafast', '-an']),

@@ -53,7 +53,7 @@ test('when three odd files are dropped at once and the server is killed in the m
   await expect(row(page, 'IMG_0418.MOV')).toContainText('No connection');
   await running.up();
   // the page goes on by itself; left and opened again, the files are chosen once more
-  await expect(row(page, 'IMG_0418.MOV')).toContainText('a second', { timeout: 30_000 });
+  await expect(row(page, 'IMG_0418.MOV')).toContainText('a second', { timeout: 60_000 });
   await page.reload();
   const broken = row(page, 'IMG_0418.MOV');
   await expect(broken).toContainText('Broke off at');
@@ -107,7 +107,6 @@ test('when a second camera is taken in, it should be lined up from the sound, an
   page,
   running,
 }) => {
-  test.setTimeout(120_000);
   await signIn(page, running.url);
   const file = madeOf('lantern-final-phone', 'from the corner.mp4');
   await page.getByTestId('file-picker').setInputFiles(file);
@@ -150,7 +149,6 @@ test('when the clock is noted once, a reading should lead to its frame, and a re
   page,
   running,
 }) => {
-  test.setTimeout(120_000);
   await signIn(page, running.url);
   await openBench(page, 'Harbour Open, second round');
   await page.keyboard.press('t');

@@ -8,7 +8,7 @@ const FRAMES_A_S = 25;
 
 /** Plays on until a frame has gone by. */
 const playedTo = (page: Page, frame: number): Promise<void> =>
-  expect.poll(() => frameSaid(page), { intervals: [20], timeout: 20_000 }).toBeGreaterThan(frame);
+  expect.poll(() => frameSaid(page), { intervals: [20] }).toBeGreaterThan(frame);
 
 test('when marks are dropped while it plays, each should lie where its key was pressed, less the lag, and the picture go on', async ({
   page,

@@ -1,7 +1,6 @@
 import { expect, openBench, saved, settled, signIn, test, type Page } from './support/test.js';
 
 // phones film and send, the machine makes ready: more goes on here than on other screens
-test.setTimeout(180_000);
 test.use({ product: 'phones' });
 
 const phone = (page: Page, which: 'first' | 'second') => page.locator(`[data-phone=${which}]`);

@@ -15,7 +15,6 @@ const markClip = async (page: Page): Promise<void> => {
 test('when server and database are killed right after the interface said saved, what it called saved should be there', async ({
   page,
 }) => {
-  test.setTimeout(180_000);
   const running = await Running.start();
   try {
     await signIn(page, running.url);
@@ -71,7 +70,6 @@ test('when server and database are killed right after the interface said saved, 
 test('when the server is away, what is said should stay, be called unsaved, survive a reload, and be saved when it is back', async ({
   page,
 }) => {
-  test.setTimeout(180_000);
   const running = await Running.start();
   try {
     await signIn(page, running.url);

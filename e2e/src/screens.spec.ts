@@ -38,7 +38,6 @@ test('when any screen is examined, nothing should be found, and the focus be see
   page,
   running,
 }) => {
-  test.setTimeout(180_000);
   await page.goto(`${running.url}/sign-in`);
   await page.getByLabel('E-mail').waitFor();
   await clean(page, 'sign in');

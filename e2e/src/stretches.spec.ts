@@ -6,7 +6,6 @@ import { expect, frameSaid, openBench, saved, settled, signIn, test, type Page }
 
 test.use({ product: 'stretches' });
 test.describe.configure({ mode: 'serial' });
-test.setTimeout(120_000);
 
 /** Goes to a frame by its number. */
 const goTo = async (page: Page, frame: number): Promise<void> => {

@@ -42,7 +42,7 @@ export const test = base.extend<{ page: Page }, { product: string; running: Runn
       base.expect(running.crashes(), 'faults in the log of the server').toEqual([]);
       await running.dispose();
     },
-    { scope: 'worker', timeout: 180_000 },
+    { scope: 'worker', timeout: 300_000 },
   ],
   page: async ({ page }, use) => {
     const { outside, faults } = watch(page);

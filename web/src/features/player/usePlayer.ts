@@ -117,10 +117,10 @@ export const usePlayer = (
     const opened = `${frame} ${inFrame} ${outFrame} ${play}`;
     player.pause();
     player.loop(inFrame === undefined || outFrame === undefined ? null : { inFrame, outFrame });
-    // another medium of the same goes on where the one before stood
+    // another medium of the same goes on at the frame that was asked for last of the one before, shown yet or not
     player.seek(stood.current?.opened === opened ? stood.current.frame : frame);
     if (play) player.play();
-    return player.subscribe(() => (stood.current = { opened, frame: player.snapshot().frame }));
+    return player.subscribe(() => (stood.current = { opened, frame: player.meant() }));
   }, [player, frame, inFrame, outFrame, play]);
   const own = useWhenStill(player, src, kept.url);
   return {
