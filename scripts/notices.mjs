@@ -63,6 +63,8 @@ const text = (packages) =>
     '|---|---|---|',
     ...packages.map(({ name, version, license }) => `| ${name} | ${version} | ${license} |`),
     '',
+    'The common words of English in `core/src/phrase/english.ts` are sizes 10 and 20 of SCOWL, Copyright 2000-2016 by Kevin Atkinson, under the permission that stands in that file.',
+    '',
   ].join('\n');
 
 main(async () => {

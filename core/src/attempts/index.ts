@@ -39,7 +39,7 @@ export {
   type SideView,
 } from './telling.js';
 export { RESULT_WORDS, depthWord, sayAttempt, sayControl, type SaidPart, type SaidSides } from './sentence.js';
-export { USUAL_KIND, readControls } from './readControl.js';
+export { USUAL_KIND } from './usualKind.js';
 export { courseOf, linkAttempts, type CoursePoint, type CourseRun, type Link, type Timed } from './chains.js';
 export { draftAttempt } from './draft.js';
 export {

@@ -47,20 +47,20 @@ export const sayControl = (control: Control, words: Words, said?: SaidSides): st
     side && (said?.sides(control, part, side) ?? side);
   const your = said?.telling === 'your' && control.holder === 'subject' ? 'your' : '';
   const limb = [your, sideOf('limb', control.limbSide), control.limb].filter(Boolean).join(' ');
-  if (control.kind === 'underhook') {
+  if (control.kind === 'underhook' && control.target === 'underarm') {
     // whose arm is plain, where not even its side is said
     const arm = control.limb === 'arm' && control.limbSide === null ? '' : limb;
     return `${[arm, REACH_WORDS[control.reach ?? '']].filter(Boolean).join(' ')} underhook${control.targetSide ? `, their ${sideOf('target', control.targetSide)} side` : ''}`.trim();
   }
   const verb = {
-    grip: 'on',
+    grip: control.limb === 'hand' && control.targetOwner !== 'mat' ? 'on' : 'gripping',
     hook: 'hooking',
     frame: 'framing',
     pin: 'pinning',
     post: 'posted on',
     wedge: 'wedged at',
     lock: 'locked round',
-    underhook: 'under',
+    underhook: 'underhooking',
   }[control.kind];
   const target = [
     control.targetOwner === 'mat' || control.targetOwner === 'wall' ? '' : OWNER[control.targetOwner],

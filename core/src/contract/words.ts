@@ -120,6 +120,7 @@ export type AliasLines = {
     /** Of the change that is made where the academy has said nothing of the word yet. */
     readonly changeId: string;
     readonly alias: string;
+    /** It holds for whoever says it, not for the whole academy. */ readonly forMe?: boolean;
   }[];
 };
 export const aliasLines = Joi.object<AliasLines>({
@@ -134,6 +135,7 @@ export const aliasLines = Joi.object<AliasLines>({
         aliasId: id().required(),
         changeId: id().required(),
         alias: name().required(),
+        forMe: Joi.boolean(),
       }),
     )
     .min(1)

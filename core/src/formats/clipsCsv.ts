@@ -4,7 +4,6 @@ import {
   depthWord,
   finishId,
   placeName,
-  readControls,
   sayControl,
   stateId,
   type Angle,
@@ -26,7 +25,10 @@ import {
   placeChoices,
   reactionChoices,
   reasonChoices,
+  readCell,
+  readHolds,
   resultChoices,
+  type Meant,
 } from '../phrase/index.js';
 import { frameOfText, timecode, type TimeTable } from '../timecode/index.js';
 import { asCompared, type Sayable, type Words } from '../vocabulary/index.js';
@@ -155,7 +157,7 @@ export type ReadClip = {
   | { readonly does: 'there already'; readonly footage: Footage }
   | {
       readonly does: 'nothing';
-      readonly why: 'footage' | 'in' | 'out' | 'out before in' | 'unreadable';
+      readonly why: 'footage' | 'in' | 'out' | 'out before in' | 'athlete' | 'unreadable';
       readonly said: string;
     }
 );
@@ -168,6 +170,16 @@ const finder = <T>(choices: readonly Sayable<T>[]): Finder<T> => {
     for (const text of texts) if (!byText.has(asCompared(text))) byText.set(asCompared(text), value);
   return (text) => byText.get(asCompared(text));
 };
+
+/** Finds what is called exactly so; otherwise what the line's reader takes it for, where that is certain and nothing is left over. */
+const orRead =
+  <T>(exact: Finder<T>, part: Meant['part'], words: Words, of: (meant: Meant) => T | undefined): Finder<T> =>
+  (text) => {
+    const found = exact(text);
+    if (found !== undefined) return found;
+    const meant = readCell(part, text, words);
+    return meant && of(meant);
+  };
 
 /** The name of a file as one says it: without its ending. */
 export const fileTitle = (name: string): string => name.replace(/\.[a-z0-9]+$/i, '');
@@ -183,6 +195,9 @@ const camerasOf = (
       const name = library.files.find((f) => f.id === angle.fileId)?.name ?? '';
       return { angle, names: [name, fileTitle(name)].filter(Boolean) };
     });
+
+/** A name, and each of its words: first names are said alone. */
+const calledOf = (name: string): readonly string[] => [name, ...name.split(/\s+/)];
 
 const YES = new Set(['yes', 'y', 'x', '1', 'true', 'bait']);
 const LONGEST_NOTE = 4000;
@@ -200,12 +215,20 @@ export const readClips = (
 ): readonly ReadClip[] => {
   const footageOf = finder(library.footage.map((f) => ({ value: f, texts: [f.title] })));
   const find = {
-    from: finder(placeChoices(words)),
-    entry: finder(entryChoices(words, null)),
-    finish: finder(finishChoices(words, null, null)),
-    result: finder(resultChoices()),
-    reaction: finder(reactionChoices(words)),
-    why: finder(reasonChoices(words)),
+    from: orRead(finder(placeChoices(words)), 'position', words, (m): State | undefined =>
+      m.part === 'position' && m.place.role !== null ? { position: m.place.position, role: m.place.role } : undefined,
+    ),
+    entry: orRead(finder(entryChoices(words, null)), 'entry', words, (m) =>
+      m.part === 'entry' ? m.action : undefined,
+    ),
+    finish: orRead(finder(finishChoices(words, null, null)), 'finish', words, (m): Finish | undefined =>
+      m.part !== 'finish' || (m.finish.kind === 'state' && m.finish.role === null) ? undefined : (m.finish as Finish),
+    ),
+    result: orRead(finder(resultChoices()), 'result', words, (m) => (m.part === 'result' ? m.result : undefined)),
+    reaction: orRead(finder(reactionChoices(words)), 'reaction', words, (m) =>
+      m.part === 'reaction' && !m.isAction ? m.what : undefined,
+    ),
+    why: orRead(finder(reasonChoices(words)), 'reason', words, (m) => (m.part === 'reason' ? m.reason : undefined)),
   };
   const unreadable = new Set(table.faults.map((f) => f.line));
   const there = new Set<string>();
@@ -253,22 +276,21 @@ export const readClips = (
         return found === undefined ? [] : [found];
       });
     const holds = (column: 'grips' | 'theirGrips', holder: Control['holder']): readonly Omit<Control, 'id'>[] =>
-      several(column, (text) => {
-        const [best] = readControls(text, words);
-        return best && { ...best, holder };
-      });
+      several(column, (text) => readHolds(text, words, holder)[0]?.map((hold) => ({ ...hold, holder }))).flat();
     const athletes = athletesOf(footage, library.persons);
     const action = one('entry', find.entry);
     const does = words.action(action ?? '')?.does;
+    const subject = one(
+      'athlete',
+      finder<Subject>([
+        { value: 'a', texts: [...calledOf(athletes.a), footage.kitA, 'a', 'us', 'me'].filter(Boolean) },
+        { value: 'b', texts: [...calledOf(athletes.b), footage.kitB, 'b', 'them'].filter(Boolean) },
+      ]),
+    );
+    // given to the wrong one it would count for them: whoever is named has to be known
+    if (subject === null && cell('athlete') !== '') return nothing('athlete', cell('athlete'));
     const attempt: ReadAttempt = {
-      subject:
-        one(
-          'athlete',
-          finder<Subject>([
-            { value: 'a', texts: [athletes.a, footage.kitA, 'a', 'us'].filter(Boolean) },
-            { value: 'b', texts: [athletes.b, footage.kitB, 'b', 'them'].filter(Boolean) },
-          ]),
-        ) ?? 'a',
+      subject: subject ?? 'a',
       state: one('from', find.from),
       action,
       intent: YES.has(cell('bait').toLowerCase()) ? 'bait' : 'own',

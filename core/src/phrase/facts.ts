@@ -1,6 +1,6 @@
 import { RESULT_WORDS, depthWord } from '../attempts/index.js';
 import type { Words } from '../vocabulary/index.js';
-import type { Meant, PhraseReading, SaidFinish } from './types.js';
+import type { Meant, PartStatus, PhraseReading, SaidFinish } from './types.js';
 
 /** One part of a phrase as plain data: the term by its name and key, and what belongs to its kind. Null = not said. */
 export type PartFacts = {
@@ -16,17 +16,32 @@ export type PartFacts = {
   readonly both?: boolean;
   readonly owner?: string;
   readonly holder?: string;
+  readonly lead?: 'left' | 'right';
 };
 
+/** How a part is known; what is kept as text alone is noted. */
+export type FactStatus = PartStatus | 'noted';
+
 export type PhraseFacts = {
+  /** The line's number, from 1, where there are several. */ readonly line?: number;
   readonly text: string;
+  /** How many attempts it tells. */ readonly attempts: number;
   readonly parts: readonly (PartFacts & {
+    readonly attempt: number;
+    readonly status: FactStatus;
     readonly from: number;
     readonly to: number;
     readonly said: string;
     readonly confidence: number;
+    /** From what it, or the role of the place, was concluded. */ readonly because?: string;
     readonly others?: readonly PartFacts[];
   })[];
+  readonly notes: readonly {
+    readonly text: string;
+    readonly from: number;
+    readonly to: number;
+    readonly status: 'noted';
+  }[];
   readonly notUnderstood: PhraseReading['notUnderstood'];
 };
 
@@ -46,13 +61,12 @@ const factsOf = (meant: Meant, words: Words, action: string | null): PartFacts =
   switch (part) {
     case 'who':
       return { part, term: meant.subject, key: meant.subject };
-    case 'position':
-      return {
-        part,
-        term: words.name('position', meant.place.position),
-        key: meant.place.position,
-        role: meant.place.role,
-      };
+    case 'clothing':
+      return { part, term: meant.gi ? 'gi' : 'no gi', key: meant.gi ? 'gi' : 'no-gi' };
+    case 'position': {
+      const { position, role, lead } = meant.place;
+      return { part, term: words.name('position', position), key: position, role, ...(lead ? { lead } : {}) };
+    }
     case 'grip': {
       const { hold, holder } = meant;
       return {
@@ -81,16 +95,22 @@ const factsOf = (meant: Meant, words: Words, action: string | null): PartFacts =
 };
 
 /** A reading as plain data, as `npm run phrase` writes it. Positions in UTF-16 units. */
-export const phraseFacts = (text: string, reading: PhraseReading, words: Words): PhraseFacts => {
-  const entry = reading.parts.find((p) => p.meant.part === 'entry')?.meant;
-  const action = entry?.part === 'entry' ? entry.action : null;
+export const phraseFacts = (text: string, reading: PhraseReading, words: Words, line?: number): PhraseFacts => {
+  const actionOf = (attempt: number): string | null => {
+    const entry = reading.parts.find((p) => p.meant.part === 'entry' && p.attempt === attempt)?.meant;
+    return entry?.part === 'entry' ? entry.action : null;
+  };
   return {
+    ...(line === undefined ? {} : { line }),
     text,
-    parts: reading.parts.map(({ meant, from, to, confidence, others }) => ({
-      ...factsOf(meant, words, action),
-      ...{ from, to, said: text.slice(from, to), confidence },
-      ...(others.length ? { others: others.map((o) => factsOf(o, words, action)) } : {}),
+    attempts: reading.attempts,
+    parts: reading.parts.map(({ meant, attempt, status, from, to, confidence, others, because }) => ({
+      ...factsOf(meant, words, actionOf(attempt)),
+      ...{ attempt, status, from, to, said: status === 'proposed' ? '' : text.slice(from, to), confidence },
+      ...(because === undefined ? {} : { because }),
+      ...(others.length ? { others: others.map((o) => factsOf(o, words, actionOf(attempt))) } : {}),
     })),
+    notes: reading.notes.map((note) => ({ ...note, status: 'noted' as const })),
     notUnderstood: reading.notUnderstood,
   };
 };

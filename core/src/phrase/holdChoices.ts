@@ -1,13 +1,6 @@
-import {
-  BARE_HOLD,
-  USUAL_KIND,
-  controlKey,
-  readControls,
-  type Control,
-  type Side,
-  type State,
-} from '../attempts/index.js';
+import { BARE_HOLD, USUAL_KIND, controlKey, type Control, type Side, type State } from '../attempts/index.js';
 import { CONTROL_KINDS, LIMBS, type ControlKind, type Limb, type TargetWord, type Words } from '../vocabulary/index.js';
+import { readControls } from './readHolds.js';
 import type { Usual } from './usual.js';
 
 type Hold = Omit<Control, 'id'>;
@@ -57,25 +50,28 @@ const canBe = (kind: ControlKind, limb: Limb, target: TargetWord): boolean => {
 /** What hands and feet can do to everything there is a word for: the ground on which the usual holds stand. */
 const everyHold = (words: Words): readonly Hold[] => {
   const sides: readonly (Side | null)[] = ['right', 'left', null];
-  return words.of('target').flatMap((target) =>
-    (target.sided ? sides : [null]).flatMap((targetSide) =>
-      sides.flatMap((limbSide) =>
-        LIMBS.flatMap((limb) =>
-          CONTROL_KINDS.filter((kind) => canBe(kind, limb, target)).map((kind): Hold => ({
-            ...BARE_HOLD,
-            holder: 'subject',
-            limb,
-            limbSide,
-            kind,
-            target: target.key,
-            targetOwner: target.key === 'mat' ? 'mat' : target.key === 'wall' ? 'wall' : 'other',
-            targetSide,
-            cloth: target.cloth,
-          })),
+  return words
+    .of('target')
+    .filter((t) => !t.grips)
+    .flatMap((target) =>
+      (target.sided ? sides : [null]).flatMap((targetSide) =>
+        sides.flatMap((limbSide) =>
+          LIMBS.flatMap((limb) =>
+            CONTROL_KINDS.filter((kind) => canBe(kind, limb, target)).map((kind): Hold => ({
+              ...BARE_HOLD,
+              holder: 'subject',
+              limb,
+              limbSide,
+              kind,
+              target: target.key,
+              targetOwner: target.key === 'mat' ? 'mat' : target.key === 'wall' ? 'wall' : 'other',
+              targetSide,
+              cloth: target.cloth,
+            })),
+          ),
         ),
       ),
-    ),
-  );
+    );
 };
 
 type Named = { readonly hold: Hold; readonly name: string; readonly letters: string; readonly key: string };

@@ -1,9 +1,10 @@
 import { USUAL_KIND, type Reach, type Side } from '../attempts/index.js';
 import type { ControlKind, Limb, Words } from '../vocabulary/index.js';
 import type { Line } from './line.js';
+import { isEveryday } from './everyday.js';
 import { SMALL } from './sayings.js';
 import { fit } from './slips.js';
-import { mayBeBetween, type Span } from './spans.js';
+import type { Span } from './spans.js';
 
 /** A hold as it was said; what was not said is null. */
 export type SaidHold = {
@@ -15,11 +16,12 @@ export type SaidHold = {
   readonly owner: 'other' | 'own' | 'mat' | 'wall';
   readonly reach: Reach | null;
   /** Both limbs, or both sides of the target. */ readonly both: boolean;
+  /** It is the speaker's side that is held: *my collar*. */ readonly isMine: boolean;
 };
 
 /** A hold as one string. */
 export const holdKey = (h: SaidHold): string =>
-  `${h.limb} ${h.limbSide} ${h.kind} ${h.target} ${h.targetSide} ${h.owner} ${h.reach} ${h.both}`;
+  `${h.limb} ${h.limbSide} ${h.kind} ${h.target} ${h.targetSide} ${h.owner} ${h.reach} ${h.both} ${h.isMine}`;
 
 type Meaning =
   | { readonly is: 'side'; readonly side: Side }
@@ -28,14 +30,16 @@ type Meaning =
   | { readonly is: 'limb'; readonly limb: Limb; readonly many: boolean }
   | { readonly is: 'kind'; readonly kind: ControlKind; readonly implies?: readonly [Limb, string] }
   | { readonly is: 'own' }
+  | { readonly is: 'mine' }
+  | { readonly is: 'theirs' }
   | { readonly is: 'filler' }
   | { readonly is: 'none' };
 
 const MEANINGS = new Map<string, Meaning>();
 const mean = (texts: string, meaning: Meaning): void => texts.split(' ').forEach((t) => MEANINGS.set(t, meaning));
-mean('left lft l', { is: 'side', side: 'left' });
-mean('right rght r', { is: 'side', side: 'right' });
-mean('near nearside close', { is: 'reach', reach: 'near' });
+mean('left l', { is: 'side', side: 'left' });
+mean('right r', { is: 'side', side: 'right' });
+mean('near nearside', { is: 'reach', reach: 'near' });
 mean('far farside', { is: 'reach', reach: 'far' });
 mean('cross crossed opposite', { is: 'reach', reach: 'cross' });
 mean('same', { is: 'reach', reach: 'same' });
@@ -53,12 +57,14 @@ mean('knees', { is: 'limb', limb: 'knee', many: true });
 mean('head', { is: 'limb', limb: 'head', many: false });
 mean('shoulder', { is: 'limb', limb: 'shoulder', many: false });
 mean('hips hip', { is: 'limb', limb: 'hips', many: false });
-mean('grip grips gripping grab grabs grabbing hold holds holding control controls grippping', {
+mean('grip grips gripping grab grabs grabbing hold holds holding control controls', {
   is: 'kind',
   kind: 'grip',
 });
 mean('hook hooks hooking', { is: 'kind', kind: 'hook' });
 mean('frame frames framing', { is: 'kind', kind: 'frame' });
+mean('crossface crossfaces crossfaced crossfacing xface', { is: 'kind', kind: 'pin', implies: ['arm', 'face'] });
+mean('uh', { is: 'kind', kind: 'underhook', implies: ['arm', 'underarm'] });
 mean('underhook underhooks underhooking', { is: 'kind', kind: 'underhook', implies: ['arm', 'underarm'] });
 mean('overhook overhooks overhooking', { is: 'kind', kind: 'lock', implies: ['arm', 'arm'] });
 mean('pin pins pinning pinned', { is: 'kind', kind: 'pin' });
@@ -66,16 +72,25 @@ mean('post posts posting posted', { is: 'kind', kind: 'post' });
 mean('wedge wedges wedged', { is: 'kind', kind: 'wedge' });
 mean('lock locks locked locking', { is: 'kind', kind: 'lock' });
 mean('own', { is: 'own' });
-mean('the their his her a an on at around round of to side s with in behind inside under over', { is: 'filler' });
-mean('and then they them he she opponent opp with from into because ends', { is: 'none' });
+mean('my our me us', { is: 'mine' });
+mean('their', { is: 'theirs' });
+mean('the his her your a an on at around round of to side s in behind inside under over is are was', {
+  is: 'filler',
+});
+mean('and then they them he she opponent opp with from into because ends no not or i we', { is: 'none' });
 /** Two letters that coaches write for limb and side. */
-const SHORT: Record<string, readonly [Side, Limb]> = {
-  rh: ['right', 'hand'],
-  lh: ['left', 'hand'],
-  rf: ['right', 'foot'],
-  lf: ['left', 'foot'],
-};
+const SHORT: ReadonlyMap<string, readonly [Side, Limb]> = new Map([
+  ['rh', ['right', 'hand']],
+  ['lh', ['left', 'hand']],
+  ['rf', ['right', 'foot']],
+  ['lf', ['left', 'foot']],
+]);
 
+/** Words that steer are known exactly: they are no slips, and no slip leads to one. */
+const EXACT = new Set(['left', 'right', 'near', 'far', 'own', 'my', 'our', 'me', 'us']);
+const isExact = (word: string, { is }: Meaning): boolean =>
+  EXACT.has(word) || is === 'filler' || is === 'none' || is === 'theirs';
+const SLIPS_FROM = 4;
 /** In longer words more may go wrong. */
 const leastFit = (word: string): number => (word.length >= 7 ? 0.52 : 0.68);
 const remembered = new Map<string, readonly { readonly meaning: Meaning; readonly fit: number }[]>();
@@ -91,12 +106,12 @@ const meaningsOf = (text: string): ReturnType<typeof readMeanings> => {
 const readMeanings = (text: string): readonly { readonly meaning: Meaning; readonly fit: number }[] => {
   const same = MEANINGS.get(text);
   if (same) return [{ meaning: same, fit: 1 }];
-  if (SMALL.has(text) || text.length < 2) return [];
+  if (SMALL.has(text) || text.length < 3 || isEveryday(text)) return [];
   let best: { meaning: Meaning; fit: number } | undefined;
   for (const [word, meaning] of MEANINGS) {
-    if (meaning.is === 'filler' || word.length < 3) continue;
+    if (word.length < SLIPS_FROM || isExact(word, meaning)) continue;
     const how = fit(text, word);
-    if (how >= (text.length === 2 ? 0.85 : leastFit(word)) && how > (best?.fit ?? 0)) best = { meaning, fit: how };
+    if (how >= leastFit(word) && how > (best?.fit ?? 0)) best = { meaning, fit: how };
   }
   return best ? [best] : [];
 };
@@ -112,7 +127,9 @@ type Heard = {
   readonly reach?: Reach;
   readonly both?: boolean;
   readonly own?: boolean;
-  readonly isPassed?: boolean;
+  readonly isMine?: boolean;
+  /** *their* was said: a side behind it is that of what is held. */ readonly isTheirs?: boolean;
+  /** The limb was named after what it does: it is what is held. */ readonly limbLast?: boolean;
   readonly to: number;
   readonly gain: number;
   readonly fits: number;
@@ -125,38 +142,72 @@ export type HoldSpan = {
   readonly to: number;
   readonly gain: number;
   readonly quality: number;
+  /** Nothing but what is held is said. */ readonly isBare: boolean;
 };
 
 /** A target named alone may be anything: less sure. */
 const BARE = 0.55;
 /** A hand that is named is nearly always the one that holds. */
 const A_HAND = 0.5;
-const PASSED = 0.3;
-const LIMB_AND_TARGET = 0.3;
-/** An underhook of something that is named besides. */
-const ODD = 0.5;
+const LIMB_AND_TARGET = 0.6;
+/** What a limb is called where it is what is held. */
+const AS_TARGET: Readonly<Record<Limb, string>> = {
+  hand: 'hand',
+  arm: 'arm',
+  foot: 'foot',
+  leg: 'thigh',
+  knee: 'knee',
+  head: 'head',
+  shoulder: 'shoulder',
+  hips: 'hip',
+};
+const isOfArm = (limb: Limb | undefined): boolean => limb === undefined || limb === 'hand' || limb === 'arm';
+/** Said out with a side: that is what it is. */
+const WRITTEN = 0.25;
 const MOST_TOKENS = 9;
 
-const held = (from: number, heard: Heard, words: Words): HoldSpan | undefined => {
-  const target = heard.target ? words.target(heard.target.named.key) : undefined;
+const held = (from: number, said: Heard, words: Words): HoldSpan | undefined => {
+  const isHeld =
+    !said.target && said.limb !== undefined && (said.implies ? !isOfArm(said.limb) : said.limbLast === true);
+  const { limb: _, ...others } = said;
+  void _;
+  const heard: Heard = isHeld
+    ? {
+        ...others,
+        ...(said.limbSide ? { targetSide: said.limbSide } : {}),
+        ...(said.implies ? { limb: said.implies[0] } : {}),
+      }
+    : said;
+  const target = heard.target
+    ? words.target(heard.target.named.key)
+    : isHeld
+      ? words.target(AS_TARGET[said.limb])
+      : undefined;
   const targetKey = target?.key ?? heard.implies?.[1];
   if (targetKey === undefined) return undefined;
+  // an underhook is of an arm: that it is said changes nothing
+  if (heard.kind === 'underhook' && heard.target && (targetKey === 'arm' || targetKey === 'hand')) return undefined;
   const limb =
-    heard.limb ?? heard.implies?.[0] ?? (heard.kind === 'hook' ? 'foot' : heard.kind === 'frame' ? 'arm' : 'hand');
+    heard.limb ??
+    heard.implies?.[0] ??
+    target?.grips?.[0]?.limb ??
+    (heard.kind === 'hook' ? 'foot' : heard.kind === 'frame' ? 'arm' : 'hand');
   const isSided = target?.sided ?? true;
   const isHand = target?.key === 'hand' && !heard.limb && !heard.kind;
-  const isBare = !heard.limb && !heard.kind && !heard.reach && !heard.both && !heard.openSide && !heard.targetSide;
+  const isBare =
+    !target?.grips && !heard.limb && !heard.kind && !heard.reach && !heard.both && !heard.openSide && !heard.targetSide;
   // a side without a limb is that of what is held, where that has sides; an underhook's is that of the arm
   const isArms = !heard.limb && (!target || !isSided);
   const hold: SaidHold = {
     limb,
     limbSide: heard.limbSide ?? (isArms ? (heard.openSide ?? null) : null),
-    kind: heard.kind ?? (targetKey === 'mat' ? 'post' : USUAL_KIND[limb]),
+    kind: heard.kind ?? target?.grips?.[0]?.kind ?? (targetKey === 'mat' ? 'post' : USUAL_KIND[limb]),
     target: targetKey,
     targetSide: isSided ? (heard.targetSide ?? (isArms ? null : (heard.openSide ?? null))) : null,
     owner: targetKey === 'mat' || targetKey === 'wall' ? targetKey : heard.own ? 'own' : 'other',
     reach: heard.reach ?? null,
     both: heard.both ?? false,
+    isMine: (heard.isMine ?? false) && !heard.own,
   };
   return {
     hold,
@@ -166,9 +217,10 @@ const held = (from: number, heard: Heard, words: Words): HoldSpan | undefined =>
       heard.gain -
       (isBare ? BARE : 0) -
       (isHand ? A_HAND : 0) +
-      (heard.limb && heard.target ? LIMB_AND_TARGET : 0) -
-      (heard.implies && heard.target ? ODD : 0),
+      (heard.limb && heard.target ? LIMB_AND_TARGET : 0) +
+      (heard.told > 1 && heard.fits === heard.told && (heard.both || heard.reach || heard.openSide) ? WRITTEN : 0),
     quality: heard.told ? heard.fits / heard.told : 0.5,
+    isBare,
   };
 };
 
@@ -199,15 +251,13 @@ export const holdsAt = (
       keep(next);
       walk(to, next);
     };
-    // a small word between limb and target that was typed too badly to be read
-    if (heard.limb && !heard.target && !heard.isPassed && mayBeBetween(token.text, meaningsOf(token.text).length > 0))
-      walk(at + 1, { ...heard, isPassed: true, gain: heard.gain - PASSED });
-    const short = SHORT[token.text];
+    const short = SHORT.get(token.text);
     if (short && !heard.limb) go({ limbSide: short[0], limb: short[1] }, 1);
     for (const { meaning, fit: how } of meaningsOf(token.text)) {
       switch (meaning.is) {
         case 'side':
-          if (heard.limb && !heard.targetSide && !heard.openSide) go({ targetSide: meaning.side }, how);
+          if ((heard.limb || heard.isTheirs) && !heard.targetSide && !heard.openSide)
+            go({ targetSide: meaning.side }, how);
           else if (!heard.openSide) go({ openSide: meaning.side }, how);
           else if (!heard.targetSide) go({ limbSide: heard.openSide, targetSide: meaning.side }, how);
           break;
@@ -219,9 +269,12 @@ export const holdsAt = (
           break;
         case 'limb':
           if (!heard.limb && !heard.target) {
-            const { openSide, ...others } = heard;
+            // *my right hand*: whose the limb is, not what it holds
+            const { openSide, isMine: _mine, ...others } = heard;
+            void _mine;
             const side = openSide ? { limbSide: openSide } : {};
-            go({ limb: meaning.limb, ...side, ...(meaning.many ? { both: true } : {}) }, how, at + 1, others);
+            const last = heard.kind ? { limbLast: true } : {};
+            go({ limb: meaning.limb, ...side, ...last, ...(meaning.many ? { both: true } : {}) }, how, at + 1, others);
           }
           break;
         case 'kind':
@@ -230,13 +283,22 @@ export const holdsAt = (
         case 'own':
           go({ own: true }, how);
           break;
+        case 'mine':
+          go({ isMine: true }, how * 0.5);
+          break;
+        case 'theirs':
+          if (at > from) walk(at + 1, { ...heard, isTheirs: true });
+          break;
         case 'none':
           break;
         case 'filler':
-          if (at > from) walk(at + 1, heard);
+          if (at === from) break;
+          if (token.text === 'side') keep({ ...heard, to: at + 1 });
+          walk(at + 1, heard);
       }
     }
-    if (!heard.target) for (const span of targetsAt(at)) go({ target: span }, span.gain, span.to);
+    if (!heard.target && heard.implies?.[1] !== 'face')
+      for (const span of targetsAt(at)) go({ target: span }, span.gain, span.to);
   };
   walk(from, { to: from, gain: 0, fits: 0, told: 0 });
   return [...found.values()].filter((span) => span.gain > 0);

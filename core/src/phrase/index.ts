@@ -11,8 +11,31 @@ export {
 } from './choices.js';
 export { holdFinder, holdName, plainKind, type FoundHold } from './holdChoices.js';
 export { Usual } from './usual.js';
-export { readPhrase } from './reader.js';
-export { changesSaid, partsSaid, sayMeant, type Following, type SaidParts } from './said.js';
+export { likelyWords, wordOfAction } from './likelyWords.js';
+export { lineOf } from './lineOf.js';
+export { readCell } from './readCell.js';
+export { readControls, readHolds } from './readHolds.js';
+export { explainPhrase, readPhrase } from './reader.js';
+export { WEIGHTS, type Feature, type Weights } from './weights.js';
+export {
+  changesSaid,
+  partsSaid,
+  sayMeant,
+  type AskedPart,
+  type Following,
+  type SaidAttempt,
+  type SaidParts,
+} from './said.js';
 export { phraseFacts, type PartFacts, type PhraseFacts } from './facts.js';
 export type { SaidHold } from './holds.js';
-export type { Meant, NotUnderstood, PhraseContext, PhrasePart, PhraseReading, SaidFinish, SaidPlace } from './types.js';
+export type {
+  Meant,
+  NotUnderstood,
+  Note,
+  PartStatus,
+  PhraseContext,
+  PhrasePart,
+  PhraseReading,
+  SaidFinish,
+  SaidPlace,
+} from './types.js';

@@ -1,19 +1,28 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { draftAttempt, finishId, stateId, type Attempt } from '../attempts/index.js';
+import { readVocabulary } from '../formats/index.js';
 import { buildLines, type Logged } from '../map/index.js';
+import { judge, markedLines } from '../testing/gymTalk.js';
 import { makePhrases, type Wanted } from '../testing/phrases.js';
+import { makeListPhrases, makeWordList, wordListCsv, type ListPhrase } from '../testing/unseenWords.js';
 import { LOGGED, TOLD } from '../testing/workedExamples.js';
 import { PHRASES } from '../testing/workedPhrases.js';
 import { Words, shippedWords, tokens } from '../vocabulary/index.js';
 import {
+  WEIGHTS,
   changesSaid,
   partsSaid,
   phraseFacts,
   readPhrase,
   sayMeant,
+  type Feature,
+  type Meant,
   type PhraseContext,
   type PhraseReading,
+  type Weights,
 } from './index.js';
 
 const words = shippedWords();
@@ -48,7 +57,8 @@ const holdText = ({ parts }: PhraseReading): readonly string[] =>
 /** Whether a made-up phrase was read wholly right. */
 const isRight = (wanted: Wanted): boolean => {
   const reading = readPhrase(wanted.text, words);
-  const { parts } = partsSaid(reading, wanted.text, words, newId);
+  const { parts, further } = partsSaid(reading, wanted.text, words, newId);
+  if (further.length) return false;
   const got = {
     position: parts.state ? stateId(parts.state) : null,
     entry: parts.action ?? null,
@@ -61,6 +71,31 @@ const isRight = (wanted: Wanted): boolean => {
   return (
     JSON.stringify(got) === JSON.stringify({ position, entry, reactions, finish, result, grips: [...grips].sort() })
   );
+};
+/** Whether a phrase in the words of a list was read wholly right: every part certain and what was said, no other. */
+const isOfList = (wanted: ListPhrase, words: Words): boolean => {
+  const reading = readPhrase(wanted.text, words);
+  const said = reading.parts.filter((p) => p.status !== 'proposed');
+  const of = <P extends Meant['part']>(part: P): readonly Extract<Meant, { part: P }>[] =>
+    said.flatMap((p) => (p.meant.part === part ? [p.meant as Extract<Meant, { part: P }>] : []));
+  const finish = of('finish')[0]?.finish;
+  const got = {
+    position: words.name('position', of('position')[0]?.place.position ?? ''),
+    role: of('position')[0]?.place.role,
+    entry: words.name('action', of('entry')[0]?.action ?? ''),
+    reactions: of('reaction').map((r) => words.name('reaction', r.what)),
+    finish:
+      finish?.kind === 'state'
+        ? words.name('position', finish.position)
+        : finish?.kind === 'submission'
+          ? words.name('submission', finish.submission)
+          : null,
+    result: of('result')[0]?.result ?? null,
+    reason: of('reason')[0] ? words.name('reason', of('reason')[0]!.reason) : null,
+  };
+  const { text, ...want } = wanted;
+  void text;
+  return reading.attempts === 1 && JSON.stringify(got) === JSON.stringify(want);
 };
 const share = (all: readonly Wanted[]): number => all.filter(isRight).length / all.length;
 
@@ -137,26 +172,23 @@ describe('reading a phrase', () => {
       'position: mount, top',
       'entry: straight armlock',
       'result: worked',
+      'finish: straight armlock won',
     ]);
-    expect(said('legs free, leg drag, leg drag, ok')).toEqual([
-      'position: legs free, no guard, top',
+    expect(said('legs free, leg drag, leg drag position, ok')).toEqual([
+      'position: past the legs, top',
       'entry: leg-drag pass',
       'finish: leg dragged across, top',
       'result: worked',
     ]);
-    const { parts } = readPhrase('half guard, trip, side control', words);
-    const entry = parts.find((p) => p.meant.part === 'entry')!;
-    expect([entry.meant, ...entry.others].length).toBeGreaterThan(1);
-    expect(entry.confidence).toBeLessThan(1);
+    const [pass] = readPhrase('they torreando, failed', words).parts;
+    expect([pass!.meant.part, pass!.status, pass!.others.map((o) => o.part)]).toEqual(['reaction', 'asked', ['entry']]);
+    expect(pass!.confidence).toBeLessThan(1);
   });
 
   test('when something is not understood, it should be kept where it stood', () => {
-    expect(readPhrase('mount, trip', words).parts.length + readPhrase('mount, trip', words).notUnderstood.length).toBe(
-      2,
-    );
     const text = 'half top, zorblat quix, knee slice, side control, ok';
     const reading = readPhrase(text, words);
-    expect(reading.notUnderstood).toEqual([{ from: 10, to: 22, text: 'zorblat quix' }]);
+    expect(reading.notUnderstood).toEqual([{ from: 10, to: 22, text: 'zorblat quix', isPlain: false }]);
     expect(partsSaid(reading, text, words, newId).note).toBe('zorblat quix');
   });
 
@@ -169,7 +201,8 @@ describe('reading a phrase', () => {
   test('when the worked examples are typed in as phrases, the table of the model should come out', () => {
     const typed = LOGGED.map((logged, i): Logged => {
       const { attempt } = logged;
-      const { parts } = partsSaid(readPhrase(PHRASES[TOLD[i]!.id]!, words), PHRASES[TOLD[i]!.id]!, words, newId);
+      const told = partsSaid(readPhrase(PHRASES[TOLD[i]!.id]!, words), PHRASES[TOLD[i]!.id]!, words, newId);
+      const { parts } = told;
       const { state, action, finish, result } = { ...draftAttempt(attempt), ...parts };
       const restart =
         attempt.finish?.kind === 'reset' && finish?.kind === 'reset'
@@ -187,17 +220,55 @@ describe('reading a phrase', () => {
     expect(attemptSaid(PHRASES['01']!).reactions.map((r) => r.what)).toEqual(['frames', 'hips-out']);
   });
 
-  test('when two hundred made-up phrases with slips are read, at least 95 % should be wholly right', () => {
-    // no phrase of this seed was looked at while the reader was built
-    expect(share(makePhrases(words, 20_261_126, 200))).toBeGreaterThanOrEqual(0.95);
-    expect(share(makePhrases(words, 20_261_126, 60, 0))).toBeGreaterThanOrEqual(0.98);
+  test('when made-up phrases of a seed nobody looked at are read, with slips and without, nearly all should be wholly right', () => {
+    expect(share(makePhrases(words, 20_261_126, 200, 25))).toBeGreaterThanOrEqual(0.92);
+    expect(share(makePhrases(words, 20_261_126, 100, 0))).toBeGreaterThanOrEqual(0.98);
+  });
+});
+
+describe('lines of gym talk, marked by hand', () => {
+  const folder = join(__dirname, '../testing/gymTalk');
+  const lines = ['first.txt', 'second.txt'].flatMap((name) => markedLines(readFileSync(join(folder, name), 'utf8')));
+  const shareOf = (some: typeof lines, weights?: Weights): number =>
+    some.filter((l) => judge(l, words, undefined, weights).isRight).length / some.length;
+
+  test('when all of them are read, most should be wholly right in each class, and little that is wrong be kept', () => {
+    const classes = [...new Set(lines.map((l) => l.class))];
+    expect(classes).toHaveLength(10);
+    const shares = Object.fromEntries(classes.map((c) => [c, shareOf(lines.filter((l) => l.class === c))]));
+    for (const [name, right] of Object.entries(shares)) expect([name, right >= 0.85]).toEqual([name, true]);
+    const judged = lines.map((l) => judge(l, words));
+    const count = (of: (j: (typeof judged)[number]) => number): number => judged.reduce((sum, j) => sum + of(j), 0);
+    expect(judged.filter((j) => j.isRight).length / judged.length).toBeGreaterThanOrEqual(0.93);
+    expect(count((j) => j.wrong.length) / count((j) => j.certain)).toBeLessThan(0.02);
+    expect(count((j) => j.asked) / count((j) => j.certain + j.asked)).toBeLessThan(1 / 12);
+  });
+
+  const right = lines.filter((l) => judge(l, words).isRight);
+
+  test.each(Object.keys(WEIGHTS) as Feature[])(
+    'when the feature "%s" is taken out, something should be read wrongly that was right',
+    (feature) => {
+      const without = { ...WEIGHTS, [feature]: 0 };
+      expect(right.some((l) => !judge(l, words, undefined, without).isRight)).toBe(true);
+    },
+  );
+});
+
+describe('words that no table holds', () => {
+  test('when phrases are made of a list nobody has seen, nearly all should be wholly right', () => {
+    const list = makeWordList(20_261_129);
+    const read = readVocabulary(wordListCsv(list));
+    if (read === 'head missing') throw new Error('the list has no head');
+    const right = makeListPhrases(list, 20_261_130, 150).filter((wanted) => isOfList(wanted, read.words));
+    expect(right.length / 150).toBeGreaterThanOrEqual(0.92);
   });
 });
 
 describe('what a phrase changes', () => {
   const left = { position: 'half-guard', role: 'top' } as const;
   const changesOf = (text: string, attempt: Attempt) =>
-    changesSaid(attempt, partsSaid(readPhrase(text, words, { left }), text, words, newId).parts, left, words);
+    changesSaid(attempt, partsSaid(readPhrase(text, words, { left }), text, words, newId), left, words);
   const empty = draftAttempt({
     ...{ id: 'x', footageId: 'f', angleId: 'g', subject: 'a' },
     start: { frame: 0, pts: 0 },
@@ -218,12 +289,11 @@ describe('what a phrase changes', () => {
     expect([once.controls.length, once.reactions.length, once.reasons.length]).toEqual([2, 2, 1]);
     const twice: Attempt = { ...once, ...changesOf(text, once).changes };
     expect(twice).toEqual(once);
-    const more: Attempt = { ...once, ...changesOf('they invert, because tired', once).changes };
-    expect(more.reactions.map((r) => r.what)).toEqual(['frames', 'hips-out', 'inverts']);
-    expect(more.reasons.map((r) => [r.reason, r.main])).toEqual([
-      ['late', true],
-      ['tired', false],
-    ]);
+    // what is typed stands instead of what stood there
+    const other: Attempt = { ...once, ...changesOf('they invert, failed because tired', once).changes };
+    expect(other.reactions.map((r) => r.what)).toEqual(['inverts']);
+    expect(other.reasons.map((r) => [r.reason, r.main])).toEqual([['tired', true]]);
+    expect(other.controls).toEqual(once.controls);
   });
 });
 
@@ -241,6 +311,16 @@ describe('whatever is typed', () => {
       '->',
       'left',
       'both',
+      'i',
+      'my',
+      'so',
+      'failed',
+      'tap',
+      '(again)',
+      '# a note',
+      ' - ',
+      'no',
+      'gi',
     ),
     fc.string({ maxLength: 8 }),
   );
@@ -249,19 +329,23 @@ describe('whatever is typed', () => {
   test('when any text is read, its parts should lie in order, apart, and nothing that tells be dropped', () => {
     fc.assert(
       fc.property(lines, (text) => {
-        const { parts, notUnderstood } = readPhrase(text, words);
-        const all = [...parts, ...notUnderstood].sort((a, b) => a.from - b.from);
+        const reading = readPhrase(text, words);
+        const typed = reading.parts.filter((p) => p.status !== 'proposed');
+        const all = [...typed, ...reading.notUnderstood, ...reading.notes].sort((a, b) => a.from - b.from);
         for (const [i, { from, to }] of all.entries()) {
           expect(from).toBeLessThan(to);
-          if (i) expect(all[i - 1]!.to).toBeLessThanOrEqual(from);
+          if (i) expect([text, all[i - 1]!.to <= from]).toEqual([text, true]);
         }
-        const covered = [...text].map((_, i) => all.some((p) => p.from <= i && i < p.to));
-        for (const { 0: word, index } of text.matchAll(/[a-z]{6,}/g))
-          if (!['opponent', 'holding', 'because', 'finish'].some((w) => word.startsWith(w.slice(0, 4))))
-            expect([word, covered[index]]).toEqual([word, true]);
-        expect(readPhrase(text, words)).toEqual({ parts, notUnderstood });
-        JSON.stringify(phraseFacts(text, { parts, notUnderstood }, words));
-        partsSaid({ parts, notUnderstood }, text, words, newId);
+        // parts, notes and what is left hold every word that was typed
+        for (const { 0: word, index } of text.matchAll(/[\p{L}\p{N}]+/gu))
+          expect([text, word, all.some((p) => p.from <= index && index + word.length <= p.to)]).toEqual([
+            text,
+            word,
+            true,
+          ]);
+        expect(readPhrase(text, words)).toEqual(reading);
+        JSON.stringify(phraseFacts(text, reading, words));
+        partsSaid(reading, text, words, newId);
       }),
       { numRuns: 60 },
     );

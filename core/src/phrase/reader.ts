@@ -1,56 +1,31 @@
 import type { Words } from '../vocabulary/index.js';
-import { meantBetween, piecesOf, type Piece, type Pointer } from './pieces.js';
-import { placesFor, type Reading } from './placing.js';
-import { withRoles } from './roles.js';
+import { isEveryday } from './everyday.js';
+import { waysFor } from './grammar.js';
+import { notesIn, type Stretch } from './notes.js';
+import { KNOWN } from './listed.js';
+import type { Piece } from './piece.js';
+import { asKnown, namesIn, piecesOf } from './pieces.js';
+import { withProposals } from './proposals.js';
+import { START, opened, type Reading, type Way } from './readings.js';
 import { SMALL } from './sayings.js';
 import { tokenise, type Token } from './tokens.js';
-import type { Meant, NotUnderstood, PhraseContext, PhrasePart, PhraseReading, SaidFinish } from './types.js';
+import type { Meant, Note, NotUnderstood, PhraseContext, PhrasePart, PhraseReading, SaidFinish } from './types.js';
+import { WEIGHTS, scoreOf, type Mark, type Weights } from './weights.js';
 
-/** What is added to a piece's gain by where it stands, and taken off for each part and each token that stays open. */
-const PART = 0.45;
-const OPEN = 0.75;
-const SMALL_OPEN = 0.05;
-const BEAM = 16;
-/** Two readings are close if their scores are. */
-const CLOSE = 0.2;
+const BEAM = 24;
+/** Readings this much below the best one are looked at for what else the letters may mean. */
+const NEAR = 0.6;
+/** Two readings are close if their scores are: which of them is meant is asked. */
+const CLOSE = 0.3;
+/** Letters that say it less surely than this are asked about; less surely than the lower line, they are left unread. */
+const CERTAIN = 0.66;
+const LEAST = 0.5;
+const SURE = 0.8;
+/** What stands beyond this many characters is kept as a note. */
+const LONGEST = 500;
 
 /** A way to go on from a reading, which is made into one only where it stands high enough to be kept. */
-type Step = {
-  readonly before: Reading;
-  readonly change: Partial<Reading>;
-  readonly score: number;
-  readonly piece: Piece | null;
-  readonly meant: Meant | null;
-};
-
-const pointed = (before: Reading, piece: Piece, to: Pointer): Step => ({
-  before,
-  change: {
-    voice: to === 'they' ? 'they' : to === 'joint' ? before.voice : 'us',
-    pointer: to === 'joint' ? before.pointer : to === 'they' ? null : to,
-  },
-  score: before.score + piece.gain * 0.3,
-  piece,
-  meant: null,
-});
-
-const START: Reading = {
-  at: 0,
-  score: 0,
-  voice: 'us',
-  pointer: null,
-  place: null,
-  action: null,
-  finish: null,
-  result: false,
-  depth: false,
-  who: false,
-  used: new Set(),
-  last: null,
-  before: null,
-  piece: null,
-  meant: null,
-};
+type Step = Way & { readonly before: Reading; readonly score: number; readonly piece: Piece | null };
 
 const finishKey = (finish: SaidFinish): string =>
   finish.kind === 'state'
@@ -62,22 +37,15 @@ const finishKey = (finish: SaidFinish): string =>
 /** What two readings must agree in to go on alike. */
 const standing = (r: Reading): string =>
   [
-    r.voice,
-    r.pointer,
-    r.place?.position,
-    r.place?.role,
-    r.action,
-    r.finish && finishKey(r.finish),
-    r.result,
-    r.depth,
-    r.used.size,
+    ...[r.attempt, r.voice, r.pointer, r.isThen, r.place?.position, r.place?.role, r.place?.lead, r.action],
+    ...[r.finish && finishKey(r.finish), r.result, r.depth, r.who, r.used.size],
   ].join(' ');
 
 /** The best of the ways that lead to a token, one for each standing, as readings. */
 const best = (steps: readonly Step[], at: number): readonly Reading[] => {
   const kept = new Map<string, Reading>();
-  for (const { before, change, score, piece, meant } of [...steps].sort((a, b) => b.score - a.score)) {
-    const reading: Reading = { ...before, ...change, at, score, piece, meant, before };
+  for (const { before, change, score, piece, meant, marks } of [...steps].sort((a, b) => b.score - a.score)) {
+    const reading: Reading = { ...before, ...change, at, score, piece, meant, marks, before };
     const id = standing(reading);
     if (!kept.has(id)) kept.set(id, reading);
     if (kept.size === BEAM) break;
@@ -85,48 +53,79 @@ const best = (steps: readonly Step[], at: number): readonly Reading[] => {
   return [...kept.values()];
 };
 
-/** A new clause: what they do may go on, what was pointed at is over. */
-const opened = (r: Reading, token: Token): Reading => {
-  if (!token.opens || r.at === 0) return r;
-  const voice = r.voice === 'they' ? 'after they' : r.voice;
-  return {
-    ...r,
-    voice,
-    pointer: token.arrow ? 'to' : r.pointer === 'with' || r.pointer === 'because' ? r.pointer : null,
-  };
-};
+/** Words that say who acts: to leave one is to turn things over. */
+const VOICES = new Set('they he she i we opponent opp partner'.split(' '));
+/** What it costs to leave a token: more where it says who acts, or how it ended. */
+const leaving = (r: Reading, token: Token, pieces: readonly Piece[]): readonly Mark[] =>
+  VOICES.has(token.text) || (r.result === null && pieces.some((p) => p.said.is === 'result'))
+    ? [['unread', VOICES.has(token.text) ? 3 : 1.5]]
+    : SMALL.has(token.text)
+      ? []
+      : isEveryday(token.text) || KNOWN.has(token.text)
+        ? [['everyday', 1]]
+        : [['unread', 1]];
 
-const readings = (typed: readonly Token[], words: Words, context: PhraseContext): readonly Reading[] => {
+/** A single word of every day as a name, in the midst of words that were left: hardly that name. */
+const astray = (r: Reading, token: Token, piece: Piece, before: Token | undefined): readonly Mark[] =>
+  piece.to - piece.from === 1 &&
+  piece.said.is !== 'pointer' &&
+  r.before !== null &&
+  !token.opens &&
+  isEveryday(token.text) &&
+  ((r.piece === null && !SMALL.has(before?.text ?? '')) || (piece.said.is === 'place' && isVoice(r.piece)))
+    ? [['astray', 1]]
+    : [];
+const blurred = ({ quality }: Piece): readonly Mark[] => (quality < SURE ? [['blurred', 100 * (SURE - quality)]] : []);
+const isVoice = (piece: Piece | null): boolean =>
+  piece?.said.is === 'pointer' && (piece.said.to === 'they' || piece.said.to === 'us');
+
+const isSteering = (piece: Piece): boolean => piece.said.is === 'pointer';
+
+const readings = (
+  typed: readonly Token[],
+  words: Words,
+  context: PhraseContext,
+  weights: Weights,
+): readonly Reading[] => {
   const pieces = piecesOf(typed, words, context);
   const beams: Step[][] = typed.map(() => []);
   beams.push([]);
   typed.forEach((token, at) => {
     for (const read of at === 0 ? [START] : best(beams[at]!, at)) {
       const r = opened(read, token);
-      const isSmall = SMALL.has(token.text);
-      beams[at + 1]!.push({
-        before: r,
-        change: {},
-        score: r.score - (isSmall ? SMALL_OPEN : OPEN),
-        piece: null,
-        meant: null,
-      });
+      const go = (to: number, way: Way, piece: Piece | null, more: readonly Mark[]): void => {
+        const marks = [...way.marks, ...more];
+        beams[to]!.push({ ...way, marks, before: r, piece, score: r.score + scoreOf(marks, weights) });
+      };
+      go(at + 1, { marks: [], change: {}, meant: null }, null, leaving(r, token, pieces[at]!));
       for (const piece of pieces[at]!) {
-        const { said } = piece;
-        if (said.is === 'pointer') beams[piece.to]!.push(pointed(r, piece, said.to));
-        else
-          for (const { score, change, meant } of placesFor(r, piece, words, context))
-            beams[piece.to]!.push({
-              before: r,
-              change: { pointer: null, ...change, last: said.is },
-              score: r.score + piece.gain + score - PART,
-              piece,
-              meant,
-            });
+        const steers = isSteering(piece);
+        for (const way of waysFor(r, piece, words)) {
+          const change =
+            steers || way.meant === null
+              ? way.change
+              : { pointer: null, isThen: false, isFiner: false, ...way.change, told: way.meant.part };
+          go(
+            piece.to,
+            { ...way, change },
+            piece,
+            way.meant === null
+              ? [['steers', piece.gain]]
+              : [['explains', piece.gain], ['part', 1], ...blurred(piece), ...astray(r, token, piece, typed[at - 1])],
+          );
+        }
       }
     }
   });
-  return typed.length ? best(beams[typed.length]!, typed.length) : [START];
+  const ended = typed.length ? best(beams[typed.length]!, typed.length) : [START];
+  return ended
+    .map((r) => {
+      if (r.action !== null) return r;
+      // the other side's attack and nothing that was done; or a result of nothing
+      const isBare = (r.result !== null && !r.finish && r.place) || stepsOf(r).some((s) => isAttackOf(s, r.attempt));
+      return isBare ? { ...r, score: r.score + weights.entryless } : r;
+    })
+    .sort((a, b) => b.score - a.score);
 };
 
 /** The steps of a reading, first to last. */
@@ -135,53 +134,249 @@ const stepsOf = (reading: Reading): readonly Reading[] => {
   for (let r: Reading | null = reading; r?.before; r = r.before) steps.push(r);
   return steps.reverse();
 };
+const isAttackOf = (step: Reading, attempt: number): boolean =>
+  step.attempt === attempt && step.meant?.part === 'reaction' && step.meant.isAction;
 
 const rounded = (x: number): number => Math.round(100 * Math.min(1, Math.max(0, x))) / 100;
+const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 
-/** Reads a phrase that is one attempt; roles and results that were not said stay open (`withRoles` fills them in). */
-const readParts = (text: string, words: Words, context: PhraseContext): PhraseReading => {
-  const typed = tokenise(text).map((token) => meantBetween(token, words));
-  const [first, ...others] = readings(typed, words, context);
-  if (!first) return { parts: [], notUnderstood: [] };
-  const close = others.filter((r) => first.score - r.score < CLOSE).map((r) => ({ r, steps: stepsOf(r) }));
-  const parts: PhrasePart[] = [];
-  const open: NotUnderstood[] = [];
-  for (const { piece, meant, at } of stepsOf(first)) {
-    if (piece && meant) {
-      const [from, to] = [typed[piece.from]!.from, typed[piece.to - 1]!.to];
-      const same = JSON.stringify(meant);
-      const also = close.flatMap(({ r, steps }) => {
-        const step = steps.find(
-          (s) => s.piece?.from === piece.from && s.piece.to === piece.to && s.meant && JSON.stringify(s.meant) !== same,
-        );
-        return step ? [{ meant: step.meant!, apart: first.score - r.score }] : [];
-      });
-      const unique = also.filter(
-        ({ meant: m }, i) => also.findIndex((o) => JSON.stringify(o.meant) === JSON.stringify(m)) === i,
-      );
-      const doubt = unique[0] ? 0.5 * (1 - unique[0].apart / CLOSE) : 0;
-      parts.push({
-        meant,
-        from,
-        to,
-        confidence: rounded(piece.quality * (1 - doubt)),
-        others: unique.map((o) => o.meant),
-      });
-    } else if (!piece && !SMALL.has(typed[at - 1]!.text)) {
-      const token = typed[at - 1]!;
-      const last = open.at(-1);
-      const isNext = last && !token.opens && text.slice(last.to, token.from).trim() === '';
-      if (isNext) open[open.length - 1] = { from: last.from, to: token.to, text: text.slice(last.from, token.to) };
-      else open.push({ from: token.from, to: token.to, text: text.slice(token.from, token.to) });
-    }
+/** What else the characters of a step may mean, by the readings that come near: the best first, with how far behind. */
+const othersOf = (
+  step: Reading,
+  first: Reading,
+  near: readonly { readonly r: Reading; readonly steps: readonly Reading[] }[],
+): readonly { readonly meant: Meant | null; readonly apart: number }[] => {
+  const found: { meant: Meant | null; apart: number }[] = [];
+  const { piece } = step;
+  if (!piece) return found;
+  for (const { r, steps } of near) {
+    const there = steps.find((s) => s.piece && s.meant && s.piece.from < piece.to && piece.from < s.piece.to);
+    const meant = there?.meant ?? null;
+    if (meant && same(meant, step.meant) && there!.attempt === step.attempt) continue;
+    if (!found.some((f) => same(f.meant, meant))) found.push({ meant, apart: first.score - r.score });
   }
-  return { parts, notUnderstood: open };
+  return found;
+};
+
+/** Whether two meanings are about the same thing, the one saying less: which of them it is needs no question. */
+const isFiner = (meant: Meant, other: Meant): boolean =>
+  meant.part === 'position' && other.part === 'position' && meant.place.position === other.place.position;
+
+/** The tokens that were left unread, the ones beside each other as one stretch. */
+const leftOf = (text: string, left: readonly Token[], typed: readonly Token[]): readonly NotUnderstood[] => {
+  const all: NotUnderstood[] = [];
+  let before = -2;
+  for (const token of left) {
+    const at = typed.indexOf(token);
+    const isPlain = SMALL.has(token.text) || isEveryday(token.text) || KNOWN.has(token.text);
+    const last = all.at(-1);
+    if (last && at === before + 1 && !token.opens && last.isPlain === isPlain)
+      all[all.length - 1] = { from: last.from, to: token.to, text: text.slice(last.from, token.to), isPlain };
+    else all.push({ from: token.from, to: token.to, text: text.slice(token.from, token.to), isPlain });
+    before = at;
+  }
+  return all;
+};
+
+type Read = {
+  readonly parts: readonly PhrasePart[];
+  readonly left: readonly Token[];
+  readonly reading: Reading;
+  readonly steps: readonly Reading[];
+};
+
+const readTokens = (typed: readonly Token[], words: Words, context: PhraseContext, weights: Weights): Read => {
+  const [first, ...others] = readings(typed, words, context, weights);
+  const near = others.filter((r) => first!.score - r.score < NEAR).map((r) => ({ r, steps: stepsOf(r) }));
+  const steps = stepsOf(first!);
+  const parts: PhrasePart[] = [];
+  // what they wear stands on the sheet: said otherwise, it is asked about
+  const isContrary = (m: Meant): boolean => m.part === 'clothing' && context.gi !== undefined && m.gi !== context.gi;
+  const left: Token[] = [];
+  /** Steering and small words that wait for the part they point to. */
+  let waiting: Token[] = [];
+  /** One of them points over what parts: *because: …*. */
+  let isPointing = false;
+  const leave = (some: readonly Token[]): void => void left.push(...some);
+  for (const step of steps) {
+    const { piece, meant, at, attempt } = step;
+    const begin = typed[piece?.from ?? at - 1]!;
+    if (begin.opens && waiting.length && !isPointing) {
+      leave(waiting);
+      waiting = [];
+    }
+    const tokens = typed.slice(piece?.from ?? at - 1, at);
+    if (!piece) {
+      if (SMALL.has(begin.text)) waiting.push(begin);
+      else {
+        leave([...waiting, begin]);
+        waiting = [];
+      }
+      continue;
+    }
+    if (!meant) {
+      waiting.push(...tokens);
+      isPointing ||= piece.said.is === 'who' || (piece.said.is === 'pointer' && piece.said.to !== 'joint');
+      continue;
+    }
+    const found = othersOf(step, first!, near);
+    const rivals = found.filter(({ meant: m, apart }) => apart < CLOSE && m !== null && !isFiner(meant, m));
+    const unsaid = found.some(({ meant: m, apart }) => m === null && apart < CLOSE / 2);
+    const closest = Math.min(CLOSE, ...rivals.map(({ apart }) => apart));
+    const confidence = rounded(piece.quality * (0.5 + (0.5 * closest) / CLOSE));
+    if (piece.quality < LEAST) {
+      leave([...waiting, ...tokens]);
+      waiting = [];
+      continue;
+    }
+    // said again, more exactly: it is one part
+    const before = step.isFiner ? parts.pop() : undefined;
+    const last = parts.at(-1);
+    const from = before
+      ? before.from
+      : waiting[0] && (!last || waiting[0].from >= last.to)
+        ? waiting[0].from
+        : begin.from;
+    parts.push({
+      meant,
+      attempt,
+      status: piece.quality < CERTAIN || rivals.length > 0 || unsaid || isContrary(meant) ? 'asked' : 'certain',
+      from,
+      to: typed[at - 1]!.to,
+      confidence,
+      others: found.flatMap(({ meant: m, apart }) => (m && apart < CLOSE ? [m] : [])),
+    });
+    waiting = [];
+    isPointing = false;
+  }
+  leave(waiting);
+  return { parts, left: [...left].sort((a, b) => a.from - b.from), reading: first!, steps };
+};
+
+/** Parts that still say something of an attempt whose result is told. */
+const AFTER_RESULT = new Set<Meant['part']>(['reason', 'depth', 'finish', 'reaction', 'clothing']);
+
+/**
+ * Where the story ends and a note begins: behind a result that closes an attempt, from the first clause on that is not understood wholly and as it is written.
+ * A further attempt (*then …*) goes on. Undefined where nothing follows.
+ */
+const noteFrom = ({ parts, left, steps }: Read, typed: readonly Token[]): number | undefined => {
+  const closing = steps.find((s) => s.meant?.part === 'result' && s.before!.action !== null);
+  if (!closing) return undefined;
+  const clauses: Token[][] = [];
+  for (const token of typed.slice(closing.at)) {
+    const last = clauses.at(-1);
+    const isWithin = parts.some((p) => p.from < token.from && token.to <= p.to);
+    if ((token.opens && !isWithin) || !last) clauses.push([token]);
+    else last.push(token);
+  }
+  for (const clause of clauses) {
+    const [from, to] = [clause[0]!.from, clause.at(-1)!.to];
+    const isLeft = left.some((t) => from <= t.from && t.to <= to);
+    const here = parts.filter((p) => from <= p.from && p.to <= to);
+    const goesOn = here.some((p) => p.attempt > closing.attempt);
+    const isSaid =
+      here.length > 0 && here.every((p) => p.status === 'certain' && (goesOn || AFTER_RESULT.has(p.meant.part)));
+    if (isLeft || !isSaid) {
+      const isChain = goesOn && !isLeft;
+      if (!isChain) return from;
+    }
+    if (goesOn) return undefined;
+  }
+  return undefined;
 };
 
 /**
- * Reads one attempt said in one line, in any usual order: position, grips, entry, reactions in order, finish, result, how far, why; with abbreviations,
- * aliases and slips of the key. A beam search over the ways in which stretches of the text may name something; what fits the context and what
- * was said before stands higher. What was not understood is given back, never dropped. Ties keep the order of the words.
+ * Reads what is said in one line: an attempt, or a chain of them, in any usual order: position, grips, entry, reactions in order, finish, result, how far, why; with
+ * abbreviations, aliases and slips of the key. A beam search over the ways in which stretches of the text may name something (`docs/algorithms/phrase.md`).
+ * Every part says how it is known; notes are kept whole and unread; what was not understood is given back. Parts, notes and what was not understood hold every
+ * word together. Ties keep the order of the words. Of a long line the first 500 characters are read.
  */
-export const readPhrase = (text: string, words: Words, context: PhraseContext = {}): PhraseReading =>
-  withRoles(readParts(text, words, context), words, context);
+export const readPhrase = (
+  text: string,
+  words: Words,
+  context: PhraseContext = {},
+  weights: Weights = WEIGHTS,
+): PhraseReading => {
+  const names = namesIn(context);
+  const cut = text.length > LONGEST ? Math.max(text.lastIndexOf(' ', LONGEST), LONGEST / 2) : text.length;
+  const beyond: readonly Stretch[] = cut < text.length ? [{ from: cut, to: text.length }] : [];
+  const marked = notesIn(text).filter(({ whole }) => whole.from < cut);
+  const notes = (more: readonly Stretch[]): readonly Stretch[] => [...marked.map((n) => n.whole), ...beyond, ...more];
+  const asTokens = (more: readonly Stretch[]): readonly Token[] =>
+    tokenise(text, notes(more)).map((token) => asKnown(token, words, names));
+  let typed = asTokens([]);
+  let read = readTokens(typed, words, context, weights);
+  const end = noteFrom(read, typed);
+  const tail: Stretch[] = [];
+  if (end !== undefined) {
+    const to = Math.min(cut, ...marked.map((n) => n.whole.from).filter((from) => from > end));
+    tail.push({ from: end, to }, ...(to < cut ? [{ from: to, to: cut }] : []));
+    typed = asTokens(tail);
+    read = readTokens(typed, words, context, weights);
+  }
+  const within = (s: Stretch): Note => {
+    const inner = text.slice(s.from, s.to);
+    const from = s.from + (inner.length - inner.trimStart().length);
+    const trimmed = inner.trim().replace(/[,;.\s]+$/u, '');
+    return { from, to: from + trimmed.length, text: trimmed };
+  };
+  const kept = [
+    ...marked.filter((n) => end === undefined || n.whole.from < end).map((n) => within(n.inner)),
+    ...(end === undefined ? beyond : [{ from: end, to: text.length }]).map(within),
+  ].filter((n) => n.text !== '');
+  const { parts, left } = read;
+  return withProposals(
+    {
+      parts,
+      notUnderstood: leftOf(text, left, typed),
+      notes: kept.sort((a, b) => a.from - b.from),
+      attempts: Math.max(1, ...parts.map((p) => p.attempt + 1)),
+    },
+    read.reading,
+    words,
+    context,
+  );
+};
+
+/** The steps by which a line was read, for whoever wants to see why (`npm run phrase -- --explain`). */
+export const explainPhrase = (text: string, words: Words, context: PhraseContext = {}): readonly string[] => {
+  const notes = notesIn(text);
+  const names = namesIn(context);
+  const typed = tokenise(
+    text,
+    notes.map((n) => n.whole),
+  ).map((token) => asKnown(token, words, names));
+  const pieces = piecesOf(typed, words, context);
+  const first = readings(typed, words, context, WEIGHTS)[0]!;
+  const say = (meant: Meant): string => {
+    const { part, ...what } = meant;
+    return `${part} ${JSON.stringify(what)}`;
+  };
+  return [
+    `tokens: ${typed.map((t) => (t.opens ? `| ${t.text}` : t.text)).join(' ')}`,
+    ...notes.map((n) => `note: ${text.slice(n.inner.from, n.inner.to)}`),
+    ...typed.flatMap((token, at) => [
+      `terms at ${token.text}: ${
+        [...pieces[at]!]
+          .sort((a, b) => b.gain - a.gain)
+          .slice(0, 8)
+          .map(
+            (p) =>
+              `${JSON.stringify(p.said)} to ${typed[p.to - 1]!.text} gain ${p.gain.toFixed(2)} fit ${p.quality.toFixed(2)}`,
+          )
+          .join('; ') || 'nothing'
+      }`,
+    ]),
+    ...stepsOf(first).map((step) => {
+      const what = typed
+        .slice(step.piece?.from ?? step.at - 1, step.at)
+        .map((t) => t.text)
+        .join(' ');
+      const why = step.marks.map(([f, n]) => `${f} ${(WEIGHTS[f] * n).toFixed(2)}`).join(', ');
+      const means = step.meant ? say(step.meant) : step.piece ? `steers ${JSON.stringify(step.piece.said)}` : 'left';
+      return `[${step.attempt} ${step.voice}] ${what}: ${means} (${why})`;
+    }),
+    `score ${first.score.toFixed(2)}`,
+  ];
+};

@@ -11,13 +11,13 @@ import {
   withReason,
   type Attempt,
   type Control,
+  type DoubtField,
   type Finish,
-  type Result,
   type State,
 } from '../attempts/index.js';
 import type { Words } from '../vocabulary/index.js';
 import type { SaidHold } from './holds.js';
-import type { Meant, PhraseReading, SaidFinish, SaidPlace } from './types.js';
+import { DOUBTED, type Meant, type PhraseReading, type SaidFinish, type SaidPlace } from './types.js';
 
 type Hold = Omit<Control, 'id' | 'holder'>;
 
@@ -33,8 +33,19 @@ const plainHold = (hold: SaidHold, words: Words): Hold => ({
   cloth: words.target(hold.target)?.cloth ?? false,
 });
 
-/** A hold as controls: both of something are two, one on each side of what has sides. */
+/** What somebody holds by what was said. */
+export const controlsOf = (hold: SaidHold, holder: Control['holder'], words: Words): readonly Omit<Control, 'id'>[] =>
+  holdsOf(hold, words).map((h) => ({ ...h, holder }));
+
+/** A hold as controls: both of something are two, one on each side of what has sides; a grip with a name of its own is the holds it names. */
 const holdsOf = (hold: SaidHold, words: Words): readonly Hold[] => {
+  const grips = words.target(hold.target)?.grips;
+  if (grips)
+    return grips.map((g, i) => ({
+      ...plainHold({ ...hold, limb: g.limb, kind: g.kind, target: g.target, targetSide: null }, words),
+      // a side that is said is that of the first
+      limbSide: g.limbSide ?? (i === 0 ? (hold.limbSide ?? hold.targetSide) : null),
+    }));
   const one = plainHold(hold, words);
   if (!hold.both) return [one];
   const isOnSides = words.target(hold.target)?.sided === true && hold.kind !== 'underhook';
@@ -43,7 +54,7 @@ const holdsOf = (hold: SaidHold, words: Words): readonly Hold[] => {
   );
 };
 
-const stateOf = (place: SaidPlace): State | null =>
+const stateOf = (place: Pick<SaidPlace, 'position' | 'role'>): State | null =>
   place.role === null ? null : { position: place.position, role: place.role };
 
 const finishOf = (finish: SaidFinish): Finish | null => {
@@ -56,110 +67,198 @@ const finishOf = (finish: SaidFinish): Finish | null => {
 export type SaidParts = Partial<
   Pick<
     Attempt,
-    'subject' | 'state' | 'action' | 'intent' | 'result' | 'finish' | 'depth' | 'controls' | 'reactions' | 'reasons'
+    | 'subject'
+    | 'state'
+    | 'lead'
+    | 'action'
+    | 'intent'
+    | 'result'
+    | 'finish'
+    | 'depth'
+    | 'controls'
+    | 'reactions'
+    | 'reasons'
   >
 >;
 
+/** Something that is asked about before it is kept: the part it is for, and the words as they were typed. */
+export type AskedPart = { readonly field: DoubtField; readonly text: string };
+
+/** What a line says of one attempt. */
+export type SaidAttempt = {
+  /** What was typed, and is certain. */ readonly parts: SaidParts;
+  /** What nobody typed, and follows. */ readonly proposed: SaidParts;
+  readonly asked: readonly AskedPart[];
+};
+
+type Writable = { -readonly [K in keyof SaidParts]: SaidParts[K] };
+
+/** Lays one meaning into the parts it is for; false where it can't be kept: a place of which nobody said whose side it is. */
+const layIn = (parts: Writable, meant: Meant, words: Words, newId: () => string): boolean => {
+  switch (meant.part) {
+    case 'who':
+      parts.subject = meant.subject;
+      return true;
+    case 'position': {
+      const state = stateOf(meant.place);
+      if (!state) return false;
+      parts.state = state;
+      if (meant.place.lead) parts.lead = meant.place.lead;
+      return true;
+    }
+    case 'grip':
+      parts.controls = [
+        ...(parts.controls ?? []),
+        ...holdsOf(meant.hold, words).map((hold) => ({ ...hold, id: newId(), holder: meant.holder })),
+      ];
+      return true;
+    case 'entry':
+      parts.action = meant.action;
+      return true;
+    case 'reaction':
+      parts.reactions = [
+        ...(parts.reactions ?? []),
+        { id: newId(), what: meant.what, isAction: meant.isAction, deciding: false },
+      ];
+      return true;
+    case 'finish': {
+      const finish = finishOf(meant.finish);
+      if (!finish) return false;
+      parts.finish = finish;
+      return true;
+    }
+    case 'result':
+      parts.result = meant.result;
+      return true;
+    case 'intent':
+      parts.intent = meant.intent;
+      return true;
+    case 'depth':
+      parts.depth = meant.depth;
+      return true;
+    case 'reason':
+      parts.reasons = withReason(parts.reasons ?? [], meant.reason, newId());
+      return true;
+    case 'clothing':
+      return true;
+  }
+};
+
 /**
- * What a reading says of an attempt, and what is left for the note: the words that were not understood, and places of which nobody said whose side
- * they are. Only parts that were said are there. `newId` makes the ids of grips, reactions and reasons.
+ * What a reading says of each attempt it tells, and what goes into the note: what is a note, what was not understood, and what is asked about as it was typed.
+ * Only parts that were said are there. `newId` makes the ids of grips, reactions and reasons.
  */
 export const partsSaid = (
   reading: PhraseReading,
   text: string,
   words: Words,
   newId: () => string,
-): { readonly parts: SaidParts; readonly note: string } => {
-  const parts: { -readonly [K in keyof SaidParts]: SaidParts[K] } = {};
-  const left: { readonly from: number; readonly text: string }[] = reading.notUnderstood.map(({ from, text: t }) => ({
-    from,
-    text: t,
-  }));
-  for (const { meant, from, to } of reading.parts) {
-    switch (meant.part) {
-      case 'who':
-        parts.subject = meant.subject;
-        break;
-      case 'position': {
-        const state = stateOf(meant.place);
-        if (state) parts.state = state;
-        else left.push({ from, text: text.slice(from, to) });
-        break;
+): SaidAttempt & { readonly note: string; readonly further: readonly SaidAttempt[] } => {
+  const left: { readonly from: number; readonly to: number }[] = [...reading.notUnderstood, ...reading.notes];
+  const all = Array.from({ length: reading.attempts }, (_, attempt): SaidAttempt => {
+    const parts: Writable = {};
+    const proposed: Writable = {};
+    const asked: AskedPart[] = [];
+    for (const { meant, from, to, status } of reading.parts.filter((p) => p.attempt === attempt)) {
+      if (status === 'proposed') {
+        if (!layIn(proposed, meant, words, newId)) continue;
+      } else if (status === 'asked' || !layIn(parts, meant, words, newId)) {
+        left.push({ from, to });
+        const field = DOUBTED[meant.part];
+        if (field) asked.push({ field, text: text.slice(from, to) });
       }
-      case 'grip':
-        parts.controls = [
-          ...(parts.controls ?? []),
-          ...holdsOf(meant.hold, words).map((hold) => ({ ...hold, id: newId(), holder: meant.holder })),
-        ];
-        break;
-      case 'entry':
-        parts.action = meant.action;
-        break;
-      case 'reaction':
-        parts.reactions = [
-          ...(parts.reactions ?? []),
-          { id: newId(), what: meant.what, isAction: meant.isAction, deciding: false },
-        ];
-        break;
-      case 'finish': {
-        const finish = finishOf(meant.finish);
-        if (finish) parts.finish = finish;
-        else left.push({ from, text: text.slice(from, to) });
-        break;
-      }
-      case 'result':
-        parts.result = meant.result;
-        break;
-      case 'intent':
-        parts.intent = meant.intent;
-        break;
-      case 'depth':
-        parts.depth = meant.depth;
-        break;
-      case 'reason':
-        parts.reasons = withReason(parts.reasons ?? [], meant.reason, newId());
     }
+    return { parts, proposed, asked };
+  });
+  // what stands beside each other is one
+  const runs: { from: number; to: number }[] = [];
+  for (const { from, to } of [...left].sort((a, b) => a.from - b.from)) {
+    const last = runs.at(-1);
+    if (last && /^\s*$/u.test(text.slice(last.to, from))) last.to = to;
+    else runs.push({ from, to });
   }
-  left.sort((a, b) => a.from - b.from);
-  return { parts, note: left.map((l) => l.text).join('; ') };
+  const [first, ...further] = all;
+  return { ...first!, further, note: runs.map(({ from, to }) => text.slice(from, to)).join('; ') };
 };
 
 /** What follows from what was said though nobody said it. */
-export type Following = { readonly state?: State; readonly result?: Result };
+export type Following = SaidParts;
+
+const SINGLE = ['subject', 'state', 'lead', 'action', 'intent', 'result', 'finish', 'depth'] as const;
+/** What a single part is where nobody says it. */
+const UNSAID = {
+  state: null,
+  lead: null,
+  action: null,
+  intent: 'own',
+  result: null,
+  finish: null,
+  depth: null,
+} as const;
 
 /**
- * What a phrase changes in an attempt. Single parts are set, lists are added to (what is there already is not said twice). Where no place was said, that in
- * which the attempt before left things follows (`left`, as this subject sees it); where no result was, the one that follows from the finish.
+ * A list as it stands after a line: what the line says, each as it was told before where it was; and what the line as it stood before did not say at all
+ * (`before`), which no line can take out.
+ */
+const listed = <T>(
+  now: readonly T[],
+  said: readonly T[] | undefined,
+  before: readonly T[] | undefined,
+  keyOf: (item: T) => string,
+): readonly T[] | undefined => {
+  if (said === undefined && before === undefined) return undefined;
+  const told = new Set((before ?? now).map(keyOf));
+  const kept = said === undefined && before === undefined ? now : now.filter((item) => !told.has(keyOf(item)));
+  const known = new Map(now.map((item) => [keyOf(item), item]));
+  const seen = new Set<string>();
+  const listedNow = (said ?? []).flatMap((item): T[] => {
+    const key = keyOf(item);
+    return seen.has(key) ? [] : (seen.add(key), [known.get(key) ?? item]);
+  });
+  return [...kept, ...listedNow];
+};
+const plainKey = (c: Control): string => controlKey({ ...c, ...BARE_HOLD, reach: c.reach });
+
+/**
+ * What a phrase changes in an attempt: what is typed stands instead of what stood there, lists too. `before` is what the line said before it was changed: what it said then
+ * and says no more is taken out. Where no place was said, that in which the attempt before left things follows (`left`, as this subject sees it); what is
+ * proposed follows where nothing is said; where no result was, the one that follows from the finish.
  */
 export const changesSaid = (
   attempt: Attempt,
-  parts: SaidParts,
+  { parts, proposed }: Pick<SaidAttempt, 'parts' | 'proposed'>,
   left: State | null,
   words: Words,
+  before: SaidParts = {},
 ): { readonly changes: SaidParts; readonly following: Following } => {
-  const { controls = [], reactions = [], reasons = [], ...single } = parts;
-  const held = new Set(attempt.controls.map(controlKey));
-  const met = new Set(attempt.reactions.map((r) => r.what));
-  const given = new Set(attempt.reasons.map((r) => r.reason));
-  const more = {
-    controls: controls.filter((c) => !held.has(controlKey(c))),
-    reactions: reactions.filter((r) => !met.has(r.what)),
-    reasons: reasons.filter((r) => !given.has(r.reason)),
-  };
+  const taken: Writable = {};
+  for (const field of SINGLE)
+    if (field !== 'subject' && before[field] !== undefined && parts[field] === undefined)
+      (taken as Record<string, unknown>)[field] = UNSAID[field];
+  const { controls: _c, reactions: _r, reasons: _w, ...single } = parts;
+  void [_c, _r, _w];
   const isSame = (parts.subject ?? attempt.subject) === attempt.subject;
-  const state = !parts.state && !attempt.state && left && isSame ? left : undefined;
-  const after = { ...attempt, ...single, ...(state ? { state } : {}) };
-  const proposed = after.result === null ? proposedResult(after, words) : null;
-  const following: Following = { ...(state ? { state } : {}), ...(proposed ? { result: proposed } : {}) };
+  const now = { ...attempt, ...taken, ...single };
+  const open = (field: 'state' | 'action' | 'finish' | 'subject'): SaidParts =>
+    proposed[field] !== undefined && parts[field] === undefined && (field === 'subject' || now[field] === null)
+      ? { [field]: proposed[field] }
+      : {};
+  const state: Pick<SaidParts, 'state'> = now.state || !left || !isSame ? {} : { state: left };
+  const followed = { ...state, ...open('state'), ...open('action'), ...open('finish'), ...open('subject') };
+  const after = { ...now, ...followed };
+  const result = after.result === null ? (proposedResult(after, words) ?? proposed.result ?? null) : null;
+  const following: Following = { ...followed, ...(result ? { result } : {}) };
+  const controls = listed(attempt.controls, parts.controls, before.controls, plainKey);
+  const reactions = listed(attempt.reactions, parts.reactions, before.reactions, (r) => r.what);
+  const reasons = listed(attempt.reasons, parts.reasons, before.reasons, (r) => r.reason);
   return {
     changes: {
+      ...taken,
       ...single,
       ...following,
-      ...(more.controls.length ? { controls: [...attempt.controls, ...more.controls] } : {}),
-      ...(more.reactions.length ? { reactions: [...attempt.reactions, ...more.reactions] } : {}),
-      ...(more.reasons.length
-        ? { reasons: [...attempt.reasons, ...more.reasons.map((r) => ({ ...r, main: r.main && !given.size }))] }
-        : {}),
+      ...(controls ? { controls } : {}),
+      ...(reactions ? { reactions } : {}),
+      ...(reasons ? { reasons: reasons.map((r, i) => ({ ...r, main: i === 0 })) } : {}),
     },
     following,
   };
@@ -167,7 +266,8 @@ export const changesSaid = (
 
 const placeText = (place: SaidPlace, words: Words): string => {
   const state = stateOf(place);
-  return state ? placeName(stateId(state), words) : words.name('position', place.position);
+  const name = state ? placeName(stateId(state), words) : words.name('position', place.position);
+  return place.lead ? `${name}, ${place.lead}` : name;
 };
 
 /** A part of a phrase in words, as the sentence of a clip says it. `action` is the entry, for the rungs of its ladder. */
@@ -180,6 +280,8 @@ export const sayMeant = (
   switch (meant.part) {
     case 'who':
       return athletes[meant.subject];
+    case 'clothing':
+      return meant.gi ? 'in the gi' : 'no gi';
     case 'position':
       return placeText(meant.place, words);
     case 'grip':

@@ -10,7 +10,7 @@ const COST = {
   letterTooMany: 0.9,
   neighbour: 0.6,
   otherVowel: 0.6,
-  otherLetter: 1,
+  otherLetter: 1.6,
   swapped: 0.6,
 } as const;
 
@@ -41,6 +41,9 @@ for (let code = 0; code < CODES; code++) replacing[code * CODES + code] = 0;
 /** How much may go wrong in a word of so many letters. */
 const limitFor = (letters: number): number =>
   letters <= 2 ? 0 : letters === 3 ? 0.72 : letters === 4 ? 1.2 : letters <= 6 ? 1.5 : letters <= 9 ? 2.1 : 2.6;
+
+/** In short typed words little may be wrong: what is left would be too little to know it by. */
+const mostIn = (typed: number): number => (typed <= 3 ? 0.95 : typed === 4 ? 1.2 : typed === 5 ? 1.3 : 9);
 
 const INFINITE = Number.POSITIVE_INFINITY;
 const LONGEST = 60;
@@ -185,7 +188,6 @@ const readied = (text: string): Spelled => {
 const BENT = 0.08;
 const BEGUN = 0.35;
 const FITS_LESS = 0.24;
-const WORD_LESS = 0.3;
 
 /** Whether slips may lead from a word to what was typed at all: they begin alike. */
 export const beginAlike = ({ first: t, second }: Spelled, word: Spelled): boolean => {
@@ -202,7 +204,8 @@ export const beginAlike = ({ first: t, second }: Spelled, word: Spelled): boolea
 /**
  * How well a typed token fits a word: 1 the same, 0 not at all; between them less for every slip of the key (a vowel left out, a letter doubled, a
  * neighbouring key, two letters swapped, another letter), for another ending and for a beginning only. Words of one or two letters are taken only as
- * they are, and only where three letters stand a beginning is one. Only of words that begin alike (`beginAlike`). What `isWord` itself is no beginning, and less likely a slip, of another.
+ * they are, and only where three letters stand a beginning is one. Only of words that begin alike (`beginAlike`). What `isWord` itself is neither a beginning nor a slip of another,
+ * but may be bent.
  * @example fitSpelled(spelled('hlaf'), spelled('half'), false) // 0.856
  */
 export const fitSpelled = (typed: Spelled, word: Spelled, isWord: boolean): number => {
@@ -210,9 +213,10 @@ export const fitSpelled = (typed: Spelled, word: Spelled, isWord: boolean): numb
   const [n, m] = [typed.letters.codes.length, word.letters.codes.length];
   if (n < 2 || m < 3 || typed.isOnlyItself || word.isOnlyItself) return 0;
   if (typed.stem === word.stem) return 1 - BENT;
-  const limit = limitFor(m);
+  if (isWord) return 0;
+  const limit = Math.min(limitFor(m), mostIn(n));
   if (n - m > limit / COST.doubled) return 0;
-  const limitBegun = isWord || n < 3 ? -1 : limitFor(n) / 2;
+  const limitBegun = n < 3 ? -1 : Math.min(limitFor(n), 1.5) / 2;
   const { whole: asWhole, begun } = slips(typed.letters, word.letters, limit, limitBegun);
   const asBegun = begun + BEGUN;
   const isBent = typed.stem !== typed.text || word.stem !== word.text;
@@ -223,8 +227,7 @@ export const fitSpelled = (typed: Spelled, word: Spelled, isWord: boolean): numb
   const asBent = bent + BENT / FITS_LESS;
   const cost = Math.min(asWhole, asBegun, asBent);
   if (cost === INFINITE) return 0;
-  const how = 1 - FITS_LESS * cost;
-  return isWord ? Math.max(0, how - WORD_LESS) : how;
+  return 1 - FITS_LESS * cost;
 };
 
 /** Pairs that were compared before: the same few hundred words are compared with every key that is typed. */

@@ -1,36 +1,57 @@
+import type { Stretch } from './notes.js';
+
 /** A typed word, and where it stands in the text. */
 export type Token = {
   /** Lower case, without accents. */ readonly text: string;
   readonly from: number;
   readonly to: number;
-  /** Something that parts stands before it: the beginning, a comma, an arrow. */ readonly opens: boolean;
+  /** Something that parts stands before it: the beginning, a comma, an arrow, a note. */ readonly opens: boolean;
   /** An arrow stands before it. */ readonly arrow: boolean;
-  /** It stands in a name or an alias as it is: no slip of something else. */ readonly isWord: boolean;
+  /** It stands in a name or an alias as it is, or is a word of everyday English: no slip of something else. */ readonly isWord: boolean;
 };
 
 const ARROW = /->|=>|→/;
-const PARTS = /[,;:.!?\n()[\]|]|->|=>|→|–|—|\s-\s/;
+const PARTS = /[,;:!?\n|/+]|\.(?=\s|$)|->|=>|→|–|—/;
+const WORD = /(?:[\p{L}\p{N}]\p{M}*)+(?:['’]\p{L}+)?/gu;
 
-/** Splits at everything that is neither letter nor digit and keeps where each token stood, in UTF-16 units. */
-export const tokenise = (text: string): readonly Token[] => {
+const NUMBERS: ReadonlyMap<string, string> = new Map([
+  ['1', 'one'],
+  ['2', 'two'],
+  ['3', 'three'],
+  ['4', 'four'],
+]);
+/** A word as it is compared: lower case, without accents, and without what hangs on an apostrophe. */
+export const plainly = (word: string): string =>
+  word
+    .normalize('NFD')
+    .replace(/\p{M}/gu, '')
+    .toLowerCase()
+    .replace(/['’].*$/u, '');
+
+/**
+ * Splits at everything that is neither letter nor digit and keeps where each token stood, in UTF-16 units. What lies in `notes` is passed over, and parts.
+ * *w/* is *with*.
+ */
+export const tokenise = (text: string, notes: readonly Stretch[] = []): readonly Token[] => {
   const found: Token[] = [];
   let end = 0;
-  for (const { 0: word, index } of text.matchAll(/(?:[\p{L}\p{N}]\p{M}*)+(?:['’]\p{L}+)?/gu)) {
+  for (const { 0: word, index } of text.matchAll(WORD)) {
+    if (notes.some(({ from, to }) => from <= index && index < to)) continue;
     const between = text.slice(end, index);
-    const plain = word
-      .normalize('NFD')
-      .replace(/\p{M}/gu, '')
-      .toLowerCase()
-      .replace(/['’].*$/u, '');
+    const isWith = /^w$/i.test(word) && text[index + 1] === '/';
     found.push({
-      text: plain,
+      text: isWith ? 'with' : (NUMBERS.get(word) ?? plainly(word)),
       from: index,
-      to: index + word.length,
-      opens: found.length === 0 || PARTS.test(between),
+      to: index + word.length + (isWith ? 1 : 0),
+      opens: found.length === 0 || PARTS.test(between) || notes.some((note) => end <= note.from && note.to <= index),
       arrow: ARROW.test(between),
       isWord: false,
     });
-    end = index + word.length;
+    end = index + word.length + (isWith ? 1 : 0);
   }
   return found;
 };
+
+/** The tokens of a name, each with whether something that parts is written before it. */
+export const writtenTokens = (name: string): readonly { readonly text: string; readonly opens: boolean }[] =>
+  tokenise(name).map(({ text, opens }, i) => ({ text, opens: i > 0 && opens }));

@@ -29,17 +29,24 @@ const BESIDE: Readonly<Record<string, string>> = {
   m: 'n', n: 'bm', o: 'ip', p: 'o', q: 'w', r: 'et', s: 'ad', t: 'ry', u: 'yi', v: 'cb', w: 'qe', x: 'zc', y: 'tu', z: 'x',
 }; // prettier-ignore
 
-/** A text as hasty fingers write it: of the letters of words of three and more, one in `every` is left out (a vowel), doubled, or its neighbour. */
+/** Words that steer: no reader may guess them, so they are typed as they are. */
+const STEERING = new Set(
+  'they he she opponent with from into ends left right near far and then own did not'.split(' '),
+);
+
+/** A text as hasty fingers write it: words that steer as they are; of the letters of words of three and more, one in `every` is left out (a vowel), doubled, or its neighbour. */
 const hasty = (text: string, every: number, random: () => number): string =>
   text.replace(/[a-z]{3,}/g, (word) =>
-    [...word]
-      .map((letter, i) => {
-        if (random() >= 1 / every) return letter;
-        const way = random();
-        if ('aeiou'.includes(letter) && i > 0 && way < 0.4) return '';
-        return way < 0.7 ? letter + letter : BESIDE[letter]![Math.floor(random() * BESIDE[letter]!.length)]!;
-      })
-      .join(''),
+    STEERING.has(word)
+      ? word
+      : [...word]
+          .map((letter, i) => {
+            if (random() >= 1 / every) return letter;
+            const way = random();
+            if ('aeiou'.includes(letter) && i > 0 && way < 0.4) return '';
+            return way < 0.7 ? letter + letter : BESIDE[letter]![Math.floor(random() * BESIDE[letter]!.length)]!;
+          })
+          .join(''),
   );
 
 const RESULTS_SAID: readonly (readonly [string, Result])[] = [
@@ -59,28 +66,15 @@ const REACHES = ['near', 'far', 'cross'] as const;
 type Random = () => number;
 const oneOf = <T>(all: readonly T[], random: Random): T => all[Math.floor(random() * all.length)]!;
 
+/** Names that are said of limbs that hold as well. */
+const isLimb = (name: string): boolean =>
+  /\b(hand|arm|forearm|foot|leg|shin|knee|head|shoulder|hips?|sides?|back|waist|face|end)\b/.test(name);
+
 /** A grip in words, and what it is: who holds it with what, what is held, which side. */
 const gripOf = (words: Words, random: Random): readonly [string, string] => {
+  // what a limb is called too may be what holds
   const target = oneOf(
-    words
-      .of('target')
-      .filter(
-        (t) =>
-          ![
-            'mat',
-            'wall',
-            'underarm',
-            'hand',
-            'arm',
-            'knee',
-            'head',
-            'shoulder',
-            'back',
-            'hip',
-            'waist',
-            'face',
-          ].includes(t.key),
-      ),
+    words.of('target').filter((t) => !t.grips && !['mat', 'wall', 'underarm'].includes(t.key) && !isLimb(t.name)),
     random,
   );
   const way = random();
@@ -88,7 +82,10 @@ const gripOf = (words: Words, random: Random): readonly [string, string] => {
     const reach = oneOf(REACHES, random);
     return [`${reach} underhook`, `arm underhook underarm ${reach}`];
   }
-  const said = oneOf([target.name, ...target.aliases.slice(0, 1)], random);
+  const said = oneOf(
+    [target.name, ...target.aliases.slice(0, 1)].filter((t) => !isLimb(t)),
+    random,
+  );
   if (way < 0.45 && target.sided) {
     const side = oneOf(SIDES, random);
     return [`${side} ${said}`, `hand grip ${target.key} ${side}`];
@@ -163,7 +160,7 @@ const ORDERS: readonly ((t: Told) => string)[] = [
 ];
 
 const makeOne = (words: Words, random: Random, every: number): Wanted => {
-  const actions = words.of('action').filter((a) => a.does !== 'grip' && a.does !== 'hold');
+  const actions = words.of('action').filter((a) => a.aims.length > 0);
   const action = oneOf(actions, random);
   const places = words.of('position').filter((p) => action.from.includes(p.family));
   const place = oneOf(places.length ? places : words.of('position'), random);

@@ -58,7 +58,7 @@ describe('what a typed text means', () => {
     expect(matchWords('', entryChoices(words, state))[0]!.value).toMatch(
       /^(go-behind|back-take|double-wrist-lock|rear-choke|front-choke|turn-in)$/,
     );
-    expect(best('b', entryChoices(words, state))).toBe('back-take');
+    expect(best('ba', entryChoices(words, state))).toBe('back-take');
   });
 
   test('when a finish is typed, what the action aims at should stand before the rest', () => {

@@ -1,4 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { defaultHeight, type PlaceId } from '../attempts/index.js';
 import {
   ACTION_KINDS,
@@ -19,12 +21,12 @@ const words = shippedWords();
 
 describe('the words that ship', () => {
   test.each([
-    ['position', 24],
-    ['action', 24],
-    ['target', 12],
-    ['submission', 12],
-    ['reaction', 8],
-    ['reason', 8],
+    ['position', 90],
+    ['action', 130],
+    ['target', 60],
+    ['submission', 45],
+    ['reaction', 45],
+    ['reason', 40],
   ] as const)('when %s words are counted, there should be at least %i', (kind, least) => {
     expect(words.of(kind).length).toBeGreaterThanOrEqual(least);
   });
@@ -61,13 +63,15 @@ describe('the words that ship', () => {
         expect(CONTROL_KINDS).toContain(r.kind);
       }
     }
-    expect(words.position('legs-free')?.name).toBe('legs free, no guard');
   });
 
   test('when actions are read, aims and families should be there', () => {
     for (const a of words.of('action')) {
       expect(ACTION_KINDS).toContain(a.does);
-      expect(a.aims.length).toBeGreaterThan(0);
+      // what keeps what is held aims at no place
+      const aimless = ['grip', 'hold', 'off-balance'].includes(a.does);
+      expect([a.key, a.aims.length > 0]).toEqual([a.key, !aimless]);
+      if (a.parent !== undefined) expect(words.action(a.parent)).toMatchObject({ does: a.does });
       for (const f of a.from) expect(FAMILIES).toContain(f);
       for (const aim of a.aims) {
         if ('submission' in aim) expect(words.submission(aim.submission)).toBeDefined();
@@ -75,6 +79,91 @@ describe('the words that ship', () => {
         else expect(words.of('position').some((p) => p.family === aim.family && p.roles.includes(aim.role))).toBe(true);
       }
     }
+  });
+});
+
+describe('heights', () => {
+  const height = (place: string): number => defaultHeight(place as PlaceId, words)!;
+
+  test.each([
+    ['back/attacker', 'mount/top'],
+    ['mount/top', 'side-control/top'],
+    ['side-control/top', 'half-guard/top'],
+    ['knee-on-belly/top', 'side-control/top'],
+    ['high-mount/top', 'mount/top'],
+    ['armlock-hold/attacker', 'back/attacker'],
+    ['turtle/top', 'front-headlock/top'],
+    ['seat-belt-turtle/top', 'turtle/top'],
+    ['one-hook-back/attacker', 'turtle/top'],
+    ['back/attacker', 'one-hook-back/attacker'],
+    ['legs-free/top', 'quarter-guard/top'],
+    ['quarter-guard/top', 'half-guard/top'],
+    ['half-guard/top', 'knee-shield/top'],
+    ['flat-half/top', 'half-guard/top'],
+    ['side-control/top', 'legs-free/top'],
+    ['saddle/attacker', 'straight-entanglement/attacker'],
+    ['straight-entanglement/attacker', 'fifty-fifty/even'],
+    ['high-guard/bottom', 'closed-guard/bottom'],
+    ['closed-guard/bottom', 'open-guard/bottom'],
+    ['rear-waist/attacker', 'front-body-lock/attacker'],
+    ['triangle-hold/attacker', 'high-guard/bottom'],
+    ['half-guard/top', 'deep-half/top'],
+  ])('when %s is compared, it should stand above %s', (better, worse) => {
+    expect(height(better)).toBeGreaterThan(height(worse));
+    expect(height(better)).toBeGreaterThan(0);
+  });
+
+  test('when a height is looked up, the page should say why in a line, as the list does', () => {
+    const page = readFileSync(join(__dirname, '../../../docs/heights.md'), 'utf8');
+    for (const p of words.of('position')) {
+      expect([p.key, (p.why ?? '').length > 10]).toEqual([p.key, true]);
+      expect(page).toContain(`| ${p.name} | ${p.roles[0]} | ${p.height} | ${p.why} |`);
+    }
+    expect(height('deep-half/top')).toBeCloseTo(0, 1);
+  });
+});
+
+describe('what can hurt', () => {
+  test('when an action can hurt by itself, its caution should stand with it, whatever it ends in', () => {
+    for (const [key, about] of [
+      ['jump-guard', 'knee of whoever stands'],
+      ['scissor-takedown', 'knee ligaments'],
+      ['lift-return', 'dropped'],
+      ['hip-throw', 'lands on them'],
+      ['valley-drop', 'knee ligaments'],
+      ['roll-to-legs', 'knee ligaments'],
+      ['flying-armlock', 'whoever jumps'],
+      ['heel-twist', 'knee ligaments'],
+      ['double-leg', 'by falling'],
+    ] as const)
+      expect([key, cautionsOf(words, { action: key }).some((c) => c.injures.includes(about))]).toEqual([key, true]);
+  });
+});
+
+describe('trying a submission', () => {
+  test('when a submission has no action of its own, there should be one that aims at it, by its names', () => {
+    const own = withChanges(SHIPPED_WORDS, [
+      {
+        ...{ id: '1', version: 1, kind: 'submission', key: 'own-clamp', name: 'harbour clamp' },
+        aliases: [{ id: '2', alias: 'the clamp', scope: { kind: 'academy' } }],
+        definition: {
+          kind: 'submission',
+          risk: { injures: 'elbow', class: 'joint lock', pain: 'warns', care: 'Slowly.' },
+        },
+      },
+    ]);
+    expect(own.action('try-own-clamp')).toMatchObject({
+      name: 'harbour clamp',
+      aliases: ['the clamp'],
+      aims: [{ submission: 'own-clamp' }],
+    });
+    expect(own.all.some((w) => w.key === 'try-own-clamp')).toBe(false);
+    for (const s of own.of('submission'))
+      expect(
+        own
+          .of('action')
+          .some((a) => a.aims.length === 1 && 'submission' in a.aims[0]! && a.aims[0].submission === s.key),
+      ).toBe(true);
   });
 });
 

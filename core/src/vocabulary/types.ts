@@ -19,7 +19,16 @@ export type Family = (typeof FAMILIES)[number];
 
 export type Role = 'even' | 'top' | 'bottom' | 'attacker' | 'defender';
 
-type Entry = { readonly key: string; readonly name: string; readonly aliases: readonly string[] };
+/** Languages of aliases; what is not said is English. */
+export const LANGUAGES = ['en', 'ja', 'pt'] as const;
+export type Language = (typeof LANGUAGES)[number];
+
+type Entry = {
+  readonly key: string;
+  readonly name: string;
+  readonly aliases: readonly string[];
+  /** Of aliases that are not English. */ readonly languages?: Readonly<Record<string, Language>>;
+};
 
 export type ControlPattern = {
   readonly holder: Role;
@@ -37,6 +46,7 @@ export type PositionWord = Entry & {
   readonly roles: readonly Role[];
   /** How good the first role is for whoever holds it, −5 … +5; the other role has the negative, `even` has 0. */
   readonly height: number;
+  /** Why the height is that, in one line. */ readonly why?: string;
   /** The limb whose side the position names: whose, and which; null where no side is named. */
   readonly lead: { readonly role: Role; readonly limb: string } | null;
   readonly facing: 'facing' | 'same way' | 'crossed';
@@ -66,15 +76,35 @@ export type Aim =
   | { readonly family: Family; readonly role: Role }
   | { readonly submission: string };
 
+/** What an action itself can do to somebody, whatever it ends in. */
+export const DANGERS = ['falls', 'slam', 'jump', 'knee', 'neck'] as const;
+export type Danger = (typeof DANGERS)[number];
+
 export type ActionWord = Entry & {
   readonly kind: 'action';
   readonly does: ActionKind;
+  /** Empty where nothing else is wanted but to hold what is held. */
   readonly aims: readonly Aim[];
+  /** What is said when no more is said of it. */ readonly parent?: string;
+  readonly dangers?: readonly Danger[];
   /** Families it can start in. */
   readonly from: readonly Family[];
 };
 
-export type TargetWord = Entry & { readonly kind: 'target'; readonly cloth: boolean; readonly sided: boolean };
+/** A grip that has a name of its own, hold by hold: *seat belt*, *collar tie*. */
+export type NamedGrip = {
+  readonly limb: Limb;
+  readonly limbSide?: 'left' | 'right';
+  readonly kind: ControlKind;
+  readonly target: string;
+};
+
+export type TargetWord = Entry & {
+  readonly kind: 'target';
+  readonly cloth: boolean;
+  readonly sided: boolean;
+  /** It names a whole grip, not a place to hold: this is kept. */ readonly grips?: readonly NamedGrip[];
+};
 
 export const RISK_CLASSES = ['joint lock', 'twisting lock', 'compression', 'choke', 'neck and spine'] as const;
 export const RISK_PAIN = ['warns', 'warns late', 'does not warn'] as const;

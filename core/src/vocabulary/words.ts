@@ -1,4 +1,4 @@
-import { SHIPPED_WORDS } from './shipped.js';
+import { SHIPPED_WORDS } from './shipped/index.js';
 import type {
   ActionWord,
   Circumstances,
@@ -14,15 +14,43 @@ import type {
 
 type Of<K extends WordKind> = Extract<Word, { kind: K }>;
 
+/** The key of the action that tries a submission which has no action of its own. */
+const tryKey = (submission: string): string => `try-${submission}`;
+
+/** Every submission can be tried: where no action aims at it and nothing else, there is one by its own name. */
+const triesOf = (list: readonly Word[]): readonly ActionWord[] => {
+  const aimedAt = new Set(
+    list.flatMap((w) => {
+      const aim = w.kind === 'action' && w.aims.length === 1 ? w.aims[0]! : undefined;
+      return aim && 'submission' in aim ? [aim.submission] : [];
+    }),
+  );
+  return list.flatMap((w): ActionWord[] =>
+    w.kind !== 'submission' || aimedAt.has(w.key)
+      ? []
+      : [
+          {
+            ...{ kind: 'action', key: tryKey(w.key), name: w.name, aliases: w.aliases, does: 'submission', from: [] },
+            aims: [{ submission: w.key }],
+          },
+        ],
+  );
+};
+
 /** The words of one academy: the shipped list with the academy's own changes laid over it. */
 export class Words {
   private readonly byKey = new Map<string, Word>();
   readonly all: readonly Word[];
+  /** All, and what is said without being a word of its own: trying a submission that has no action. */
+  readonly said: readonly Word[];
 
   /** `list` is offered and read; `readOnly` is read where it stands already, but not offered. */
   constructor(list: readonly Word[], readOnly: readonly Word[] = []) {
     this.all = list;
-    for (const word of [...list, ...readOnly]) this.byKey.set(`${word.kind}:${word.key}`, word);
+    const every = [...list, ...readOnly];
+    const tries = triesOf(every);
+    this.said = [...list, ...tries.filter((t) => list.some((w) => w.kind === 'submission' && tryKey(w.key) === t.key))];
+    for (const word of [...every, ...tries]) this.byKey.set(`${word.kind}:${word.key}`, word);
   }
 
   get<K extends WordKind>(kind: K, key: string): Of<K> | undefined {
@@ -30,7 +58,7 @@ export class Words {
   }
 
   of<K extends WordKind>(kind: K): readonly Of<K>[] {
-    return this.all.filter((w): w is Of<K> => w.kind === kind);
+    return this.said.filter((w): w is Of<K> => w.kind === kind);
   }
 
   position(key: string): PositionWord | undefined {

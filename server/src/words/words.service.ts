@@ -96,6 +96,7 @@ export class WordsService {
     if (there && !there.isBinned && there.aliases.some((a) => a.alias === line.alias)) return;
     const id = there?.id ?? line.changeId;
     const everybody = scopeRow({ kind: 'academy' });
+    const here = line.forMe ? scopeRow({ kind: 'coach', accountId: session.accountId }) : everybody;
     if (there?.isBinned) {
       // it was put back to how it ships: what the academy said of it before stays in the bin
       await edit.restore('word', id);
@@ -110,7 +111,7 @@ export class WordsService {
         definition: null,
         ...everybody,
       });
-    await edit.create('alias', line.aliasId, { wordChangeId: id, alias: line.alias, ...everybody });
+    await edit.create('alias', line.aliasId, { wordChangeId: id, alias: line.alias, ...here });
     if (there) await edit.bump('word', id, 'aliases');
   }
 

@@ -6,6 +6,7 @@ import { editQueued, useEdit, useWords } from '../library/index.js';
 import { LINE_TEXT as T } from './bench.text.js';
 import { Caps } from './Caps.js';
 import { followingText, useLineContext, useStateLeft } from './lineContext.js';
+import { chainSaid, doubtsAsked } from './lineSaid.js';
 import { leftIn } from './leftIn.js';
 import { instantAt, newClipEdit } from './newClip.js';
 import { PhraseLine } from './PhraseLine.js';
@@ -43,24 +44,33 @@ export const MarkLine = ({
   const context = useLineContext(athletes, footage, state);
   /** The clip that the line makes, with all that it says. */
   const made = (reading: PhraseReading, typed: string) => {
-    const { parts, note } = partsSaid(reading, typed, words, newId);
+    const said = partsSaid(reading, typed, words, newId);
+    const { parts, note, proposed, asked, further } = said;
     const bare = newClipEdit({
       ...{ footageId: footage.id, angleId: bench.angle.id, table },
-      subject: parts.subject ?? subject,
+      subject: parts.subject ?? proposed.subject ?? subject,
       ...marks.around(mark),
     });
     const start = instantAt(table, mark.frame);
-    const { changes, following } = changesSaid({ ...bare.attempt, start }, parts, parts.subject ? null : state, words);
+    const isNamed = parts.subject !== undefined || proposed.subject !== undefined;
+    const { changes: told, following } = changesSaid({ ...bare.attempt, start }, said, isNamed ? null : state, words);
+    const doubts = doubtsAsked([], asked, start);
+    const changes = doubts.length ? { ...told, doubts } : told;
     const clip = { ...bare.clip, note };
+    const chain = further.length
+      ? chainSaid({ ...bare.attempt, ...changes, start, end: bare.attempt.end }, further, table, words)
+      : null;
+    const end = chain?.end ?? bare.attempt.end;
     return {
       following,
+      chain,
       edit: {
         ...bare,
-        attempt: { ...bare.attempt, start, ...changes },
+        attempt: { ...bare.attempt, start, end, ...changes },
         clip,
         body: {
           ...bare.body,
-          attempt: { ...bare.body.attempt, startFrame: mark.frame, ...changes },
+          attempt: { ...bare.body.attempt, startFrame: mark.frame, endFrame: end.frame, ...changes },
           clip: { ...bare.body.clip, note },
         },
       },
@@ -69,7 +79,8 @@ export const MarkLine = ({
   /** A place and nothing else: they are there, and nobody acts. */
   const sightedIn = (reading: PhraseReading, typed: string) => {
     const { parts, note } = partsSaid(reading, typed, words, newId);
-    const isOnly = reading.parts.every((p) => p.meant.part === 'position' || p.meant.part === 'who');
+    const isOnly =
+      reading.parts.every((p) => p.meant.part === 'position' || p.meant.part === 'who') && reading.attempts === 1;
     return isOnly && parts.state ? { state: parts.state, subject: parts.subject ?? subject, note } : null;
   };
   const keep = (reading: PhraseReading, typed: string): void => {
@@ -79,9 +90,10 @@ export const MarkLine = ({
       onSighted();
       return;
     }
-    const { edit: clipEdit } = made(reading, typed);
+    const { edit: clipEdit, chain } = made(reading, typed);
     const attemptId = clipEdit.attempt.id;
     dispatch(editQueued(clipEdit));
+    if (chain) dispatch(editQueued({ kind: 'new clips', editId: newId(), made: chain.made }));
     // where they were seen is told by the attempt now
     const told = { attemptId, state: null, subject: null };
     edit({ kind: 'moment', id: mark.moment.id, changes: told, patch: told });
@@ -91,7 +103,7 @@ export const MarkLine = ({
     sightedIn(reading, typed)
       ? T.sighting
       : reading.parts.length
-        ? followingText(made(reading, typed).following, words)
+        ? followingText(made(reading, typed).following, words, athletes)
         : null;
   return (
     <Flex minHeight="64px" paddingInline="4" paddingBlock="1.5" borderTopWidth="1px" gap="4" data-testid="mark">
@@ -108,6 +120,7 @@ export const MarkLine = ({
           context={context}
           athletes={athletes}
           action={null}
+          stays={null}
           proposal={proposal}
           onKeep={keep}
           onLeave={onLeave}

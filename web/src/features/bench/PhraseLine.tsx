@@ -10,6 +10,7 @@ import {
 } from '@odograph/core';
 import { useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import { LINE_TEXT as T } from './bench.text.js';
+import { AlsoSaid, TeachWord } from './TeachWord.js';
 
 const Line = chakra('input', {
   base: {
@@ -30,6 +31,7 @@ const Line = chakra('input', {
 /** How the parts of a phrase begin in a sentence. */
 const LEADS: Readonly<Record<Meant['part'], string>> = {
   who: '',
+  clothing: '',
   position: 'from',
   grip: 'with',
   entry: '',
@@ -40,27 +42,41 @@ const LEADS: Readonly<Record<Meant['part'], string>> = {
   depth: '',
   reason: 'because',
 };
-
 /** How one more of the same part begins. */
 const MORE: Partial<Record<Meant['part'], string>> = { grip: 'and', reaction: 'then', reason: 'and' };
+const leadOf = (part: PhrasePart, before: PhrasePart | undefined): string => {
+  const { meant } = part;
+  const isTheirs = meant.part === 'grip' && meant.holder === 'opponent';
+  const isMore = before?.meant.part === meant.part && before.attempt === part.attempt && !isTheirs;
+  if (isTheirs) return 'they have';
+  return isMore ? (MORE[meant.part] ?? '') : LEADS[meant.part];
+};
 
-/** A reading with the choices that were made among close readings, by where the part begins. */
+/**
+ * A reading with the choices that were made, by where the part begins. What is asked about stays open at 0, and is answered by a choice; what is certain is as it is read at 0.
+ */
 const withChoices = (reading: PhraseReading, chosen: ReadonlyMap<number, number>): PhraseReading => ({
   ...reading,
   parts: reading.parts.map((part) => {
+    if (part.status === 'proposed') return part;
     const all = [part.meant, ...part.others];
-    const meant = all[(chosen.get(part.from) ?? 0) % all.length]!;
-    return { ...part, meant, others: all.filter((m) => m !== meant) };
+    const turns = all.length + (part.status === 'asked' ? 1 : 0);
+    const turn = (chosen.get(part.from) ?? 0) % turns;
+    const nth = part.status === 'asked' ? turn - 1 : turn;
+    if (nth < 0) return part;
+    const meant = all[nth]!;
+    return { ...part, meant, status: 'certain', others: all.filter((m) => m !== meant) };
   }),
 });
 
 type Props = {
-  /** What was typed before it became a line. */ readonly start: string;
+  /** What was typed before it became a line, and what is said already. */ readonly start: string;
   readonly words: Words;
   readonly context: PhraseContext;
   readonly athletes: Readonly<Record<'a' | 'b', string>>;
   /** What is said already and the line need not say: the entry, for the rungs of its ladder. */ readonly action:
     string | null;
+  /** What no line can say, and stays; null where there is nothing. */ readonly stays: string | null;
   /** What follows from the parts though nobody said it, in words. */ readonly proposal: (
     reading: PhraseReading,
     text: string,
@@ -69,19 +85,35 @@ type Props = {
   readonly onLeave: () => void;
 };
 
-/** The whole attempt in one line: what it is understood as stands under it while it is typed. Enter keeps it, Escape leaves it. */
+/**
+ * The whole attempt in one line: what it is understood as stands under it while it is typed: certain, asked about, noted, proposed. Enter keeps it, Escape leaves it, arrows answer
+ * and choose among close readings, F2 says what an unknown word is.
+ */
 export const PhraseLine = (props: Props): React.JSX.Element => {
-  const { start, words, context, athletes, proposal, onKeep, onLeave } = props;
+  const { start, words, context, athletes, stays, proposal, onKeep, onLeave } = props;
   const [text, setText] = useState(start);
   const [chosen, setChosen] = useState<ReadonlyMap<number, number>>(new Map());
+  const [teaching, setTeaching] = useState<{ readonly typed: string; readonly at: number } | null>(null);
+  const [learned, setLearned] = useState<{ readonly typed: string; readonly name: string } | null>(null);
   const under = useRef<HTMLDivElement>(null);
+  const line = useRef<HTMLInputElement>(null);
   const reading = useMemo(() => withChoices(readPhrase(text, words, context), chosen), [text, words, context, chosen]);
-  const said = reading.parts.find((p) => p.meant.part === 'entry')?.meant;
-  const action = said?.part === 'entry' ? said.action : props.action;
+  const typed = reading.parts.filter((p) => p.status !== 'proposed');
+  const actionOf = (attempt: number): string | null => {
+    const said = reading.parts.find((p) => p.meant.part === 'entry' && p.attempt === attempt)?.meant;
+    return said?.part === 'entry' ? said.action : attempt === 0 ? props.action : null;
+  };
   const proposed = proposal(reading, text);
-  const say = (meant: Meant): string => sayMeant(meant, words, athletes, action);
+  const say =
+    (part: PhrasePart) =>
+    (meant: Meant): string =>
+      sayMeant(meant, words, athletes, actionOf(part.attempt));
+  const unknown = reading.notUnderstood.filter((n) => !n.isPlain);
+  const noted = [...reading.notes, ...reading.notUnderstood.filter((n) => n.isPlain)].sort((a, b) => a.from - b.from);
+  const isAsked = typed.some((p) => p.status === 'asked');
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>): void => {
-    const open = reading.parts.filter((p) => p.others.length);
+    const open = typed.filter((p) => p.others.length > 0 || p.status === 'asked' || chosen.has(p.from));
+    const caret = event.currentTarget.selectionStart ?? text.length;
     if (event.key === 'Escape') {
       event.stopPropagation();
       onLeave();
@@ -89,17 +121,20 @@ export const PhraseLine = (props: Props): React.JSX.Element => {
       event.preventDefault();
       if (text.trim()) onKeep(reading, text);
       else onLeave();
+    } else if (event.key === 'F2' && unknown.length) {
+      event.preventDefault();
+      const word = unknown.findLast((n) => n.from <= caret) ?? unknown[0]!;
+      setTeaching({ typed: word.text, at: word.from });
     } else if ((event.key === 'ArrowDown' || event.key === 'ArrowUp') && open.length) {
       event.preventDefault();
-      // of the parts that may be read otherwise, the one the caret is in or behind
-      const caret = event.currentTarget.selectionStart ?? text.length;
-      const part = open.findLast((p) => p.from <= caret) ?? open[0]!;
-      const many = part.others.length + 1;
+      // what is asked about first; of the others, the one the caret is in or behind
+      const part = open.find((p) => p.status === 'asked') ?? open.findLast((p) => p.from <= caret) ?? open[0]!;
+      const many = part.others.length + 2;
       const by = event.key === 'ArrowDown' ? 1 : many - 1;
       setChosen(new Map(chosen).set(part.from, ((chosen.get(part.from) ?? 0) + by) % many));
     }
   };
-  const marked = reading.notUnderstood.reduce<{ readonly at: number; readonly spans: readonly React.JSX.Element[] }>(
+  const marked = unknown.reduce<{ readonly at: number; readonly spans: readonly React.JSX.Element[] }>(
     ({ at, spans }, { from, to }) => ({
       at: to,
       spans: [
@@ -127,6 +162,7 @@ export const PhraseLine = (props: Props): React.JSX.Element => {
           {marked}
         </Box>
         <Line
+          ref={line}
           aria-label={T.label}
           placeholder={T.placeholder}
           value={text}
@@ -153,26 +189,33 @@ export const PhraseLine = (props: Props): React.JSX.Element => {
         role="status"
         aria-label={T.understood}
       >
-        {reading.parts.map((part, i) => (
+        {typed.map((part, i) => (
           <Understood
             key={`${part.from} ${part.meant.part}`}
             part={part}
-            lead={
-              reading.parts[i - 1]?.meant.part === part.meant.part
-                ? (MORE[part.meant.part] ?? '')
-                : LEADS[part.meant.part]
-            }
-            say={say}
+            nth={reading.attempts > 1 && typed[i - 1]?.attempt !== part.attempt ? T.nth(part.attempt) : ''}
+            lead={leadOf(part, typed[i - 1])}
+            say={say(part)}
           />
         ))}
         {proposed !== null && (
-          <Box as="span" color="inkSoft">
+          <Box as="span" color="inkSoft" fontStyle="italic" data-proposed>
             {T.proposed(proposed)}
           </Box>
         )}
-        {reading.notUnderstood.length > 0 && (
+        {noted.length > 0 && (
+          <Box as="span" color="inkSoft" data-noted>
+            {T.note(noted.map((n) => n.text))}
+          </Box>
+        )}
+        {unknown.length > 0 && (
           <Box as="span" color="them">
-            {T.notUnderstood(reading.notUnderstood.map((n) => n.text))}
+            {T.notUnderstood(unknown.map((n) => n.text))} ({T.teach})
+          </Box>
+        )}
+        {stays !== null && (
+          <Box as="span" color="inkSoft">
+            {stays}
           </Box>
         )}
         {text.trim() === '' && (
@@ -181,33 +224,78 @@ export const PhraseLine = (props: Props): React.JSX.Element => {
           </Box>
         )}
       </Flex>
+      {(isAsked || reading.attempts > 1) && (
+        <Box fontSize="14px" color="inkSoft">
+          {[isAsked && T.unanswered, reading.attempts > 1 && T.chain(reading.attempts)].filter(Boolean).join(' ')}
+        </Box>
+      )}
+      {teaching && (
+        <TeachWord
+          key={teaching.typed}
+          {...teaching}
+          reading={reading}
+          words={words}
+          onDone={(name) => {
+            setLearned(name === null ? null : { typed: teaching.typed, name });
+            setTeaching(null);
+            line.current?.focus();
+          }}
+        />
+      )}
+      {learned && (
+        <Box fontSize="14px" role="status">
+          {T.learned(learned.typed, learned.name)} <AlsoSaid typed={learned.typed} />
+        </Box>
+      )}
     </Flex>
   );
 };
 
+/** A part as it is understood: what is asked about is a question with its key; a role that nobody said is set apart. */
 const Understood = ({
   part,
+  nth,
   lead,
   say,
 }: {
   readonly lead: string;
+  /** Where a further attempt of a chain begins: how it follows. */ readonly nth: string;
   readonly part: PhrasePart;
   readonly say: (meant: Meant) => string;
-}): React.JSX.Element => (
-  <Box as="span" data-part={part.meant.part}>
-    {lead && (
-      <Box as="span" color="inkSoft">
-        {lead}{' '}
+}): React.JSX.Element => {
+  const isAsked = part.status === 'asked';
+  return (
+    <Box as="span" data-part={part.meant.part} data-status={part.status} title={part.because}>
+      {nth && (
+        <Box as="span" color="inHand" fontWeight="600">
+          {nth}{' '}
+        </Box>
+      )}
+      {lead && (
+        <Box as="span" color="inkSoft">
+          {lead}{' '}
+        </Box>
+      )}
+      <Box
+        as="span"
+        borderBottomWidth="1.5px"
+        borderStyle={isAsked ? 'dashed' : part.because ? 'dotted' : 'solid'}
+        borderColor={isAsked ? 'caution' : 'us'}
+        fontWeight={part.meant.part === 'entry' ? '600' : '400'}
+      >
+        {say(part.meant)}
       </Box>
-    )}
-    <Box as="span" borderBottomWidth="1.5px" borderColor="us" fontWeight={part.meant.part === 'entry' ? '600' : '400'}>
-      {say(part.meant)}
+      {isAsked && (
+        <Box as="span" color="caution">
+          {T.answer(part.others.map(say))}
+        </Box>
+      )}
+      {!isAsked && part.others.length > 0 && (
+        <Box as="span" color="inkSoft">
+          {' '}
+          {T.or(part.others.map(say))}
+        </Box>
+      )}
     </Box>
-    {part.others.length > 0 && (
-      <Box as="span" color="inkSoft">
-        {' '}
-        {T.or(part.others.map(say))}
-      </Box>
-    )}
-  </Box>
-);
+  );
+};

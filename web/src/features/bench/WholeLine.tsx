@@ -1,15 +1,23 @@
 import { Box } from '@chakra-ui/react';
-import { changesSaid, partsSaid, type PhraseReading, type PlaceId } from '@odograph/core';
+import { changesSaid, lineOf, partsSaid, type PhraseReading, type PlaceId } from '@odograph/core';
+import { useState } from 'react';
+import { useDispatch } from 'react-redux';
 import { v7 as newId } from 'uuid';
-import { useEdit, useWords, type ClipView } from '../library/index.js';
+import { editQueued, useEdit, useWords, type ClipView } from '../library/index.js';
+import { useTimeTable } from '../player/index.js';
+import { LINE_TEXT as T } from './bench.text.js';
 import { followingText, useLineContext, useStateLeft } from './lineContext.js';
+import { chainSaid, doubtsAsked } from './lineSaid.js';
 import { PhraseLine } from './PhraseLine.js';
 
 /** What is not understood goes behind what the note says already. */
 const noted = (before: string, more: string): string =>
   before.includes(more) ? before : [before, more].filter(Boolean).join('; ');
 
-/** The attempt of a clip said in one line: kept as edits of its parts and, for what was not understood, of the note. */
+/**
+ * The attempt of a clip said in one line: kept as edits of its parts and, for what is a note or was not understood, of the note. What is said already stands in the line, and is taken out
+ * there. A line that tells a chain makes a clip of each further attempt.
+ */
 export const WholeLine = ({
   view,
   left,
@@ -25,16 +33,43 @@ export const WholeLine = ({
 }): React.JSX.Element => {
   const words = useWords(view.footage.id);
   const edit = useEdit();
+  const dispatch = useDispatch();
   const { attempt, clip, athletes, footage } = view;
+  const table = useTimeTable(view.file.id);
   const state = useStateLeft(left);
   const context = useLineContext(athletes, footage, attempt.state ?? state);
+  // what stood there when the line was opened: what of it is said no more is taken out
+  const [opened] = useState(() => lineOf(attempt, words, context));
   const changed = (reading: PhraseReading, text: string) => {
-    const { parts, note } = partsSaid(reading, text, words, newId);
-    return { ...changesSaid(attempt, parts, state, words), note };
+    const said = partsSaid(reading, text, words, newId);
+    return { ...said, ...changesSaid(attempt, said, state, words, opened.before) };
   };
   const keep = (reading: PhraseReading, text: string): void => {
-    const { changes, note } = changed(reading, text);
-    if (Object.keys(changes).length) edit({ kind: 'attempt', id: attempt.id, changes, patch: changes });
+    const { changes: told, note, asked, further } = changed(reading, text);
+    const doubts = doubtsAsked(
+      attempt.doubts.filter((d) => !(d.field in told)),
+      asked,
+      attempt.start,
+    );
+    const isDoubted = JSON.stringify(doubts) !== JSON.stringify(attempt.doubts);
+    const changes = isDoubted ? { ...told, doubts } : told;
+    // told where this camera shows it
+    const isHere = attempt.angleId === clip.angleId;
+    const spanOf = {
+      angleId: clip.angleId,
+      start: isHere ? attempt.start : clip.in,
+      end: isHere ? attempt.end : clip.out,
+    };
+    const chain =
+      further.length && table ? chainSaid({ ...attempt, ...changes, ...spanOf }, further, table, words) : null;
+    if (Object.keys(changes).length || chain)
+      edit({
+        kind: 'attempt',
+        id: attempt.id,
+        changes: { ...changes, ...(chain ? { endFrame: chain.end.frame } : {}) },
+        patch: { ...changes, ...(chain ? { end: chain.end } : {}) },
+      });
+    if (chain) dispatch(editQueued({ kind: 'new clips', editId: newId(), made: chain.made }));
     if (note) {
       const patch = { note: noted(clip.note, note) };
       edit({ kind: 'clip', id: clip.id, changes: patch, patch });
@@ -43,15 +78,16 @@ export const WholeLine = ({
     onLeave();
   };
   const proposal = (reading: PhraseReading, text: string): string | null =>
-    reading.parts.length ? followingText(changed(reading, text).following, words) : null;
+    reading.parts.length ? followingText(changed(reading, text).following, words, athletes) : null;
   return (
     <Box minHeight="64px" paddingInline="4" paddingBlock="1.5" borderTopWidth="1px">
       <PhraseLine
-        start={start}
+        start={[opened.text, start].filter(Boolean).join('; ')}
         words={words}
         context={context}
         athletes={athletes}
         action={attempt.action}
+        stays={opened.stays.length ? T.stays(opened.stays) : null}
         proposal={proposal}
         onKeep={keep}
         onLeave={onDone}

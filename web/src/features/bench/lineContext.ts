@@ -1,10 +1,11 @@
 import {
   RESULT_WORDS,
+  finishId,
   placeName,
-  readPlace,
   stateId,
   type Following,
   type Footage,
+  readPlace,
   type PhraseContext,
   type PlaceId,
   type State,
@@ -20,18 +21,33 @@ export const useStateLeft = (left: PlaceId | undefined): State | null =>
     return found?.kind === 'state' ? { position: found.position, role: found.role } : null;
   }, [left]);
 
-/** What is known before a line is read: what the athletes may be called, and where things stand. */
+/** What is known before a line is read: what the athletes may be called, what they wear, and where things stand. */
 export const useLineContext = (
   athletes: Readonly<Record<'a' | 'b', string>>,
   footage: Footage,
   left: State | null,
 ): PhraseContext =>
   useMemo(
-    () => ({ athletes: { a: [athletes.a, footage.kitA], b: [athletes.b, footage.kitB] }, left }),
+    () => ({
+      athletes: { a: [athletes.a, footage.kitA], b: [athletes.b, footage.kitB] },
+      left,
+      gi: footage.gi,
+    }),
     [athletes, footage, left],
   );
 
 /** What follows though nobody said it, in words; null where nothing does. */
-export const followingText = ({ state, result }: Following, words: Words): string | null =>
-  [state && T.from(placeName(stateId(state), words)), result && RESULT_WORDS[result]].filter(Boolean).join(', ') ||
-  null;
+export const followingText = (
+  { subject, state, action, finish, result }: Following,
+  words: Words,
+  athletes: Readonly<Record<'a' | 'b', string>>,
+): string | null =>
+  [
+    subject && athletes[subject],
+    state && T.from(placeName(stateId(state), words)),
+    action && words.name('action', action),
+    finish && T.endsIn(placeName(finishId(finish), words)),
+    result && RESULT_WORDS[result],
+  ]
+    .filter(Boolean)
+    .join(', ') || null;

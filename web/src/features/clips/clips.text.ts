@@ -24,6 +24,7 @@ const WHY: Record<Extract<ReadClip, { does: 'nothing' }>['why'], (said: string) 
   in: (said) => (said ? `“${said}” is no time of that footage` : 'no beginning'),
   out: (said) => (said ? `“${said}” is no time of that footage` : 'no end'),
   'out before in': () => 'ends before it begins',
+  athlete: (said) => `“${said}” is neither of the two on it: say whose it is`,
   unreadable: () => 'cannot be read',
 };
 

@@ -118,7 +118,7 @@ describe('which clips are shown', () => {
     ['from', 'both sleeves', 'two-sleeve/bottom'],
     ['grip', 'hand lapel', 'hand grip collar'],
     ['finish', 'juji gatame', 'won:straight-armlock'],
-    ['reaction', 'base out', 'posts'],
+    ['reaction', 'hand to the mat', 'posts'],
     ['athlete', 'abara', 'sten'],
     ['result', 'worked', 'success'],
     ['result', 'no', 'failed'],

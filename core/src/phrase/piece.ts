@@ -1,0 +1,33 @@
+import type { Result, Subject } from '../attempts/index.js';
+import type { ActionKind } from '../vocabulary/index.js';
+import type { SaidHold } from './holds.js';
+import type { SaidPlace } from './types.js';
+
+/** Where a word says that the next part belongs, or who acts. */
+export type Pointer = 'from' | 'to' | 'they' | 'us' | 'with' | 'because' | 'then' | 'joint' | 'act';
+
+export type Said =
+  | { readonly is: 'place'; readonly place: SaidPlace }
+  | { readonly is: 'action'; readonly key: string }
+  | { readonly is: 'submission'; readonly key: string; readonly won: boolean; readonly isEnd: boolean }
+  | { readonly is: 'reset'; readonly how: 'edge' | 'time' | 'stand-up' }
+  | { readonly is: 'stays' }
+  | { readonly is: 'reaction'; readonly key: string }
+  | { readonly is: 'reason'; readonly key: string }
+  | { readonly is: 'hold'; readonly hold: SaidHold }
+  | { readonly is: 'result'; readonly result: Result; readonly isTap: boolean }
+  | { readonly is: 'bait' }
+  | { readonly is: 'clothing'; readonly gi: boolean }
+  | { readonly is: 'depth'; readonly does: readonly ActionKind[]; readonly depth: number }
+  | { readonly is: 'pointer'; readonly to: Pointer }
+  | { readonly is: 'who'; readonly subject: Subject };
+
+/** Tokens [from, to) and what they may say. */
+export type Piece = {
+  readonly said: Said;
+  readonly from: number;
+  readonly to: number;
+  readonly gain: number;
+  readonly quality: number;
+  readonly isWritten: boolean;
+};

@@ -1,0 +1,58 @@
+import type { ReasonWord } from '../types.js';
+import { spoken } from './spoken.js';
+
+const reason = (key: string, name: string, texts: string): ReasonWord => ({
+  kind: 'reason',
+  key,
+  name,
+  ...spoken(texts),
+});
+
+/** Why it went as it went. */
+// prettier-ignore
+export const REASONS: readonly ReasonWord[] = [
+  reason('no-angle', 'no angle', 'square on | straight in front | no angle cut | too square'),
+  reason('angle-lost', 'angle lost', 'lost the angle | lost angle | angle gone'),
+  reason('grip-lost', 'grip lost', 'lost the grip | lost grip | grip broken | grip got stripped | stripped'),
+  reason('wrong-grip', 'wrong grip', 'bad grip | grip too shallow | shallow grip | grip was wrong'),
+  reason('no-grip', 'no grip', 'without a grip | nothing held | no control of the arm'),
+  reason('no-space', 'no space', 'no room to move | too tight | no gap'),
+  reason('too-far', 'too far away', 'too far | no contact | space left | too much space | gap left'),
+  reason('too-close', 'too close', 'smothered | chest to chest | jammed'),
+  reason('weight-high', 'weight too high', 'hips too high | too high | weight too far forward | overcommitted'),
+  reason('weight-back', 'weight too far back', 'sat back | weight back | on the heels'),
+  reason('no-weight', 'no weight on them', 'no pressure | too light | weight on the knees'),
+  reason('late', 'too late', 'late | slow | too slow | window shut | missed the moment | bad timing | timing'),
+  reason('early', 'too early', 'early | rushed it | rushed | too soon'),
+  reason('hesitated', 'hesitated', 'hesitation | waited | stopped halfway | half hearted'),
+  reason('wrong-side', 'wrong side', 'wrong leg | wrong arm | went to the wrong side'),
+  reason('wrong-direction', 'wrong direction', 'wrong way | pushed the wrong way | wrong angle'),
+  reason('not-off-balance', 'not off balance', 'no kuzushi | not off-balanced | no off-balance | balance not broken | still on base'),
+  reason('frame-left', 'their frame stayed in', 'frame not cleared | frame inside | frame stayed | frames in'),
+  reason('hips-free', 'their hips stayed free', 'hips not held | free hips | hips free | hips not pinned'),
+  reason('head-free', 'their head stayed free', 'head free | head not controlled | no head control'),
+  reason('posture-kept', 'their posture stayed upright', 'posture not broken | upright | posture too good | good posture'),
+  reason('own-posture', 'own posture broken', 'posture broken | bent over | posture lost'),
+  reason('head-position', 'head in the wrong place', 'head position | head on the wrong side | head down | bad head position'),
+  reason('hand-free', 'their posting hand stayed free', 'post not taken | free hand | hand free | could post'),
+  reason('elbow-out', 'own elbow out', 'elbow flared | elbow out | elbow too wide | elbow open'),
+  reason('limb-loose', 'limb not isolated', 'arm not isolated | arm loose | leg not isolated | loose'),
+  reason('underhook-lost', 'underhook lost', 'no underhook | lost the underhook | lost the inside | lost underhook'),
+  reason('hook-lost', 'hook lost', 'lost the hook | hook slipped | hook out | lost a hook'),
+  reason('hook-missing', 'hook missing', 'no hook | only one hook | second hook missing'),
+  reason('knee-line', 'their knee line was free', 'knee line | knee line free | knee out | lost the knee line | above the knee line'),
+  reason('knees-open', 'knees not pinched', 'knees open | knees too wide | loose knees'),
+  reason('feet-crossed', 'feet crossed', 'ankles crossed | crossed feet'),
+  reason('leg-not-cleared', 'leg not cleared', 'foot still caught | leg still trapped | foot caught'),
+  reason('crossface-lost', 'no crossface', 'lost the crossface | crossface missing'),
+  reason('neck-hidden', 'neck not open', 'chin tucked | chin in the way | under the chin missing'),
+  reason('squeezed-early', 'squeezed before it was on', 'squeezed too early | arms burnt out | blew the arms out'),
+  reason('base-lost', 'base lost', 'lost base | lost the base | off base | lost balance'),
+  reason('no-follow-up', 'no follow-up', 'stopped after the first | no second attack | did not follow up'),
+  reason('read', 'they saw it coming', 'telegraphed | they knew | saw it coming | predictable'),
+  reason('stronger', 'they were stronger', 'outmuscled | too strong | too heavy | strength | size'),
+  reason('slippery', 'too slippery', 'sweaty | slippery | sweat | slipped out'),
+  reason('tired', 'out of breath', 'tired | arms gone | gassed | gassed out | exhausted | no gas'),
+  reason('edge', 'edge of the mat', 'no mat left | ran out of mat | near the edge | close to the edge'),
+  reason('time-short', 'no time left', 'clock ran down | too little time'),
+];
