@@ -167,6 +167,41 @@ describe('clips as a list', () => {
     });
   });
 
+  test('when cells are said as the line is typed, they should be read as the line reads them', () => {
+    const title = library.footage[0]!.title;
+    const [row] = read(
+      `footage,in,out,from,grips,entry,reaction,finish,result,why\n${title},1:00,1:04,half top,double underhooks; cross collar,kneeslice,framed,side ctrl top,stuffed,no angle cut`,
+    );
+    expect(row).toMatchObject({
+      does: 'makes',
+      notUnderstood: [],
+      attempt: {
+        state: { position: 'half-guard', role: 'top' },
+        action: 'knee-through',
+        controls: [
+          { limb: 'arm', limbSide: 'left', kind: 'underhook' },
+          { limb: 'arm', limbSide: 'right', kind: 'underhook' },
+          { limb: 'hand', kind: 'grip', target: 'collar', reach: 'cross' },
+        ],
+        reactions: [{ what: 'frames' }],
+        finish: { kind: 'state', position: 'side-control', role: 'top' },
+        result: 'failed',
+        reasons: [{ reason: 'no-angle' }],
+      },
+    });
+  });
+
+  test('when an athlete is named whom nobody knows, the line should make nothing and ask whose it is', () => {
+    const footage = library.footage[0]!;
+    const name = library.persons.find((p) => p.id === footage.athleteB)!.name;
+    const rows = read(
+      `footage,in,out,athlete\n${footage.title},1:00,1:04,Nobody Known\n${footage.title},1:00,1:04,${name}\n${footage.title},2:00,2:04,`,
+    );
+    expect(rows.map((r) => (r.does === 'makes' ? r.attempt.subject : r.does === 'nothing' && [r.why, r.said]))).toEqual(
+      [['athlete', 'Nobody Known'], 'b', 'a'],
+    );
+  });
+
   test('when footage or times are missing or wrong, the line should make nothing and say why', () => {
     const title = library.footage[0]!.title;
     const rows = read(`footage,in,out\nnowhere,1,2\n${title},soon,2\n${title},1,99999\n${title},3,2`);

@@ -44,6 +44,34 @@ describe('a list of words', () => {
     expect(terms(line, shippedWords())).toEqual(before);
   });
 
+  test('when a list says what its words are, they should be full words; a shipped word comes by its name alone, and clashes are said', () => {
+    const { words, clashes } = read(
+      [
+        'kind,name,alias,roles,family,height,lead,parent,does,from,aims,language',
+        'position,ladder guard,ladder,bottom|top,open guard,0.3,top leg,,,,,',
+        'position,high ladder,,bottom|top,open guard,,,ladder guard,,,,',
+        'position,ladder guard,hashigo,,,,,,,,,ja',
+        'action,rung sweep,,,,,,,sweep,open guard,ladder guard top|harbour clamp,',
+        'submission,harbour clamp,ladder,,,,,,,,,',
+        'action,knee slice,,,,,,,,,,',
+        'position,other one,ladder,top|bottom,pin,,,,,,,',
+      ].join('\n'),
+    );
+    expect(words.position('ladder-guard')).toMatchObject({
+      ...{ family: 'open guard', height: 0.3, roles: ['bottom', 'top'], lead: { role: 'top', limb: 'leg' } },
+      ...{ aliases: ['ladder', 'hashigo'], languages: { hashigo: 'ja' } },
+    });
+    expect(words.position('high-ladder')).toMatchObject({ parent: 'ladder-guard' });
+    expect(words.action('rung-sweep')).toMatchObject({
+      ...{ does: 'sweep', from: ['open guard'] },
+      aims: [{ position: 'ladder-guard', role: 'top' }, { submission: 'harbour-clamp' }],
+    });
+    // an alias of a shipped word is no shipped word
+    expect(words.action('knee-slice')).toMatchObject({ does: 'advance', aims: [] });
+    expect(words.action('try-harbour-clamp')).toMatchObject({ aims: [{ submission: 'harbour-clamp' }] });
+    expect(clashes).toEqual([{ kind: 'position', alias: 'ladder', name: ['ladder guard', 'other one'] }]);
+  });
+
   test('when a line is of no known kind or names nothing, it should be given back; without a head nothing is read', () => {
     expect(read('kind,name,alias\nmood,cheerful,\nposition,,x\nposition,mount,m').skipped).toEqual([2, 3]);
     expect(readVocabulary('a,b\n1,2')).toBe('head missing');

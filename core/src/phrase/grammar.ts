@@ -1,16 +1,25 @@
 import { isAimedAt, type Result } from '../attempts/index.js';
-import { otherRole, type Words } from '../vocabulary/index.js';
+import { otherRole, type ActionKind, type Role, type Words } from '../vocabulary/index.js';
 import { holdKey } from './holds.js';
 import type { Piece, Pointer, Said } from './piece.js';
 import type { Reading, Way } from './readings.js';
 import type { Meant, SaidFinish, SaidPlace } from './types.js';
 import type { Mark } from './weights.js';
 
+/** Who does not do this: the other side of a guard. */
+const OTHER_SIDE: Partial<Record<ActionKind, Role>> = {
+  pass: 'bottom',
+  sweep: 'top',
+  retention: 'top',
+};
+
 const beginsThere = (place: SaidPlace | null, action: string | null, words: Words): readonly Mark[] => {
   const word = action === null ? undefined : words.action(action);
   const family = place && words.position(place.position)?.family;
   if (!word?.from.length || !family) return [];
-  return [word.from.includes(family) ? ['begins', 1] : ['strange', 1]];
+  // a pass is the top's, a sweep the bottom's: not of whoever is said to be the other
+  const isOther = OTHER_SIDE[word.does] === place.role && family !== 'standing';
+  return word.from.includes(family) ? [['begins', isOther ? -1.5 : 1]] : [];
 };
 const endsThere = (
   action: string | null,
@@ -31,8 +40,6 @@ const pointed = (r: Reading, to: Reading['pointer'], amount = 1): readonly Mark[
 
 const isWonWithout = (finish: SaidFinish | null, result: Result | null): boolean =>
   finish?.kind === 'submission' && finish.won && result !== null && result !== 'success' && result !== 'shown';
-const contradiction = (finish: SaidFinish | null, result: Result | null): readonly Mark[] =>
-  isWonWithout(finish, result) ? [['contradicts', 1]] : [];
 
 const startOf = (finish: SaidFinish | null): SaidPlace | null =>
   finish?.kind === 'state' ? { position: finish.position, role: finish.role, lead: null } : null;
@@ -147,7 +154,9 @@ const ways = {
           isUnderWay ? [['order', 1]] : [],
         ),
       );
-    if (r.voice === 'they' || r.voice === 'they still')
+    // what they hold says how it stands, not that they go on
+    const goesOn = r.voice === 'they still' && !(r.told === 'grip' && r.action === null);
+    if (r.voice === 'they' || goesOn)
       all.push(
         placed(
           { part: 'reaction', what: key, isAction: true },
@@ -179,6 +188,7 @@ const ways = {
     // what is only named is tried, not won
     if (r.finish || (!said.isEnd && r.pointer !== 'to')) return [];
     const finish: SaidFinish = { kind: 'submission', submission: said.key, won: said.won };
+    if (isWonWithout(finish, r.result)) return [];
     return [
       placed(
         { part: 'finish', finish },
@@ -186,7 +196,6 @@ const ways = {
         endsThere(r.action, finish, r.place, words),
         pointed(r, 'to'),
         r.action === null ? [['order', 1.5]] : [],
-        contradiction(finish, r.result),
       ),
     ];
   },
@@ -270,7 +279,8 @@ const ways = {
       ? []
       : [placed({ part: 'intent', intent: 'bait' }, { used: new Set(r.used).add('bait') }, [['order', 0.25]])],
   result: (r: Reading, { result, isTap }: Extract<Said, { is: 'result' }>, words: Words): readonly Way[] => {
-    if (r.result !== null) return [];
+    // won and failed is never said of one attempt
+    if (r.result !== null || isWonWithout(r.finish, result)) return [];
     const does = r.action === null ? undefined : words.action(r.action)?.does;
     const canTap = does === 'submission' || r.finish?.kind === 'submission';
     return [
@@ -279,10 +289,9 @@ const ways = {
         { result, voice: 'open' },
         pointed(r, null),
         r.finish || r.action !== null ? [] : [['order', 0.4]],
-        isTap && !canTap ? [['contradicts', 0.2]] : [],
+        isTap && !canTap ? [['order', 0.75]] : [],
         // whoever makes them tap does not end in a place
-        isTap && r.finish?.kind === 'state' ? [['contradicts', 0.4]] : [],
-        contradiction(r.finish, result),
+        isTap && r.finish?.kind === 'state' ? [['order', 1.5]] : [],
       ),
     ];
   },

@@ -208,7 +208,9 @@ export const piecesOf = (
     // a name of several words is that name, not a hold that is put together of them
     const named = Math.max(
       0,
-      ...spans[at]!.value.filter((s) => s.isWritten && s.named.kind !== 'target' && s.to > at + 1).map((s) => s.to),
+      ...spans[at]!.value.filter((s) => s.isWhole && s.quality > 0.9 && s.named.kind !== 'target' && s.to > at + 1).map(
+        (s) => s.to,
+      ),
     );
     return [
       ...spans[at]!.value.flatMap((span) => piecesOfSpan(line, span, words)),

@@ -140,9 +140,14 @@ const isAttackOf = (step: Reading, attempt: number): boolean =>
 const rounded = (x: number): number => Math.round(100 * Math.min(1, Math.max(0, x))) / 100;
 const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 
+/** Whether a step is the first that is told of a further attempt. */
+const beginsNext = (steps: readonly Reading[], step: Reading): boolean =>
+  step.attempt > 0 && !steps.some((s) => s.meant && s.attempt === step.attempt && s.at < step.at);
+
 /** What else the characters of a step may mean, by the readings that come near: the best first, with how far behind. */
 const othersOf = (
   step: Reading,
+  own: readonly Reading[],
   first: Reading,
   near: readonly { readonly r: Reading; readonly steps: readonly Reading[] }[],
 ): readonly { readonly meant: Meant | null; readonly apart: number }[] => {
@@ -152,7 +157,12 @@ const othersOf = (
   for (const { r, steps } of near) {
     const there = steps.find((s) => s.piece && s.meant && s.piece.from < piece.to && piece.from < s.piece.to);
     const meant = there?.meant ?? null;
-    if (meant && same(meant, step.meant) && there!.attempt === step.attempt) continue;
+    // the same, and whether it begins a further attempt is seen alike
+    if (meant && same(meant, step.meant) && beginsNext(own, step) === beginsNext(steps, there!)) continue;
+    if (meant && same(meant, step.meant)) {
+      found.push({ meant: null, apart: first.score - r.score });
+      continue;
+    }
     if (!found.some((f) => same(f.meant, meant))) found.push({ meant, apart: first.score - r.score });
   }
   return found;
@@ -219,7 +229,7 @@ const readTokens = (typed: readonly Token[], words: Words, context: PhraseContex
       isPointing ||= piece.said.is === 'who' || (piece.said.is === 'pointer' && piece.said.to !== 'joint');
       continue;
     }
-    const found = othersOf(step, first!, near);
+    const found = othersOf(step, steps, first!, near);
     const rivals = found.filter(({ meant: m, apart }) => apart < CLOSE && m !== null && !isFiner(meant, m));
     const unsaid = found.some(({ meant: m, apart }) => m === null && apart < CLOSE / 2);
     const closest = Math.min(CLOSE, ...rivals.map(({ apart }) => apart));

@@ -12,7 +12,6 @@ export const WEIGHTS = {
   /** It stands where a word points (*from*, *to*, *with*, *because*). */ pointed: 0.5,
   /** A word points to something else. */ mispointed: -0.35,
   /** The action can begin in the family of the place. */ begins: 0.3,
-  /** It can't. */ strange: -0.15,
   /** It ends where the action aims. */ aims: 0.35,
   /** A part that comes before what it rests on, or after what it should come before. */ order: -0.4,
   /** What they do, told of them. */ theirs: 0.55,
@@ -21,7 +20,6 @@ export const WEIGHTS = {
   /** A further action begins a further attempt. */ chain: -0.55,
   /** It is said that it does (*then*), or the one before has come to its end. */ chained: 0.4,
   /** An attempt that has the other side's attack and nothing that was done. */ entryless: -0.35,
-  /** Won and failed, a tap after a sweep. */ contradicts: -1.5,
   /** A word of every day as a name, in the midst of words that were left. */ astray: -1.1,
   /** A half-heard reason that nothing points to. */ unreasoned: -0.35,
 } as const;

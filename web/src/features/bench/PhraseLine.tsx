@@ -44,6 +44,20 @@ const LEADS: Readonly<Record<Meant['part'], string>> = {
 };
 /** How one more of the same part begins. */
 const MORE: Partial<Record<Meant['part'], string>> = { grip: 'and', reaction: 'then', reason: 'and' };
+/** What a part is, where another reading makes it something else. */
+const AS: Readonly<Record<Meant['part'], string>> = {
+  who: 'whose it is',
+  clothing: 'what they wear',
+  position: 'where it begins',
+  grip: 'a grip',
+  entry: 'what is done',
+  reaction: 'what they do',
+  finish: 'where it ends',
+  result: 'how it went',
+  intent: 'a bait',
+  depth: 'how far it came',
+  reason: 'why',
+};
 const leadOf = (part: PhrasePart, before: PhrasePart | undefined): string => {
   const { meant } = part;
   const isTheirs = meant.part === 'grip' && meant.holder === 'opponent';
@@ -264,6 +278,9 @@ const Understood = ({
   readonly say: (meant: Meant) => string;
 }): React.JSX.Element => {
   const isAsked = part.status === 'asked';
+  // as what else it may be read: by what it is, where that is the difference
+  const sayOther = (meant: Meant): string =>
+    meant.part === part.meant.part && say(meant) !== say(part.meant) ? say(meant) : `${AS[meant.part]}: ${say(meant)}`;
   return (
     <Box as="span" data-part={part.meant.part} data-status={part.status} title={part.because}>
       {nth && (
@@ -287,13 +304,13 @@ const Understood = ({
       </Box>
       {isAsked && (
         <Box as="span" color="caution">
-          {T.answer(part.others.map(say))}
+          {T.answer(part.others.map(sayOther))}
         </Box>
       )}
       {!isAsked && part.others.length > 0 && (
         <Box as="span" color="inkSoft">
           {' '}
-          {T.or(part.others.map(say))}
+          {T.or(part.others.map(sayOther))}
         </Box>
       )}
     </Box>

@@ -82,7 +82,7 @@ export const WholeLine = ({
   return (
     <Box minHeight="64px" paddingInline="4" paddingBlock="1.5" borderTopWidth="1px">
       <PhraseLine
-        start={[opened.text, start].filter(Boolean).join('; ')}
+        start={opened.text ? `${opened.text}; ${start}` : start}
         words={words}
         context={context}
         athletes={athletes}
