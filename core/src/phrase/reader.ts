@@ -1,18 +1,16 @@
 import type { Words } from '../vocabulary/index.js';
+import { readings, stepsOf } from './beam.js';
 import { isEveryday } from './everyday.js';
-import { waysFor } from './grammar.js';
 import { notesIn, type Stretch } from './notes.js';
 import { KNOWN } from './listed.js';
-import type { Piece } from './piece.js';
 import { asKnown, namesIn, piecesOf } from './pieces.js';
 import { withProposals } from './proposals.js';
-import { START, opened, type Reading, type Way } from './readings.js';
+import type { Reading } from './readings.js';
 import { SMALL } from './sayings.js';
 import { tokenise, type Token } from './tokens.js';
-import type { Meant, Note, NotUnderstood, PhraseContext, PhrasePart, PhraseReading, SaidFinish } from './types.js';
-import { WEIGHTS, scoreOf, type Mark, type Weights } from './weights.js';
+import type { Meant, Note, NotUnderstood, PhraseContext, PhrasePart, PhraseReading } from './types.js';
+import { WEIGHTS, type Weights } from './weights.js';
 
-const BEAM = 24;
 /** Readings this much below the best one are looked at for what else the letters may mean. */
 const NEAR = 0.6;
 /** Two readings are close if their scores are: which of them is meant is asked. */
@@ -20,122 +18,10 @@ const CLOSE = 0.3;
 /** Letters that say it less surely than this are asked about; less surely than the lower line, they are left unread. */
 const CERTAIN = 0.66;
 const LEAST = 0.5;
-const SURE = 0.8;
+/** Of whom and where it is, nothing. */
+const NOTHING_KNOWN: PhraseContext = {};
 /** What stands beyond this many characters is kept as a note. */
 const LONGEST = 500;
-
-/** A way to go on from a reading, which is made into one only where it stands high enough to be kept. */
-type Step = Way & { readonly before: Reading; readonly score: number; readonly piece: Piece | null };
-
-const finishKey = (finish: SaidFinish): string =>
-  finish.kind === 'state'
-    ? `${finish.position}/${finish.role}`
-    : finish.kind === 'submission'
-      ? `${finish.won ? 'won' : 'lost'}:${finish.submission}`
-      : finish.how;
-
-/** What two readings must agree in to go on alike. */
-const standing = (r: Reading): string =>
-  [
-    ...[r.attempt, r.voice, r.pointer, r.isThen, r.place?.position, r.place?.role, r.place?.lead, r.action],
-    ...[r.finish && finishKey(r.finish), r.result, r.depth, r.who, r.used.size],
-  ].join(' ');
-
-/** The best of the ways that lead to a token, one for each standing, as readings. */
-const best = (steps: readonly Step[], at: number): readonly Reading[] => {
-  const kept = new Map<string, Reading>();
-  for (const { before, change, score, piece, meant, marks } of [...steps].sort((a, b) => b.score - a.score)) {
-    const reading: Reading = { ...before, ...change, at, score, piece, meant, marks, before };
-    const id = standing(reading);
-    if (!kept.has(id)) kept.set(id, reading);
-    if (kept.size === BEAM) break;
-  }
-  return [...kept.values()];
-};
-
-/** Words that say who acts: to leave one is to turn things over. */
-const VOICES = new Set('they he she i we opponent opp partner'.split(' '));
-/** What it costs to leave a token: more where it says who acts, or how it ended. */
-const leaving = (r: Reading, token: Token, pieces: readonly Piece[]): readonly Mark[] =>
-  VOICES.has(token.text) || (r.result === null && pieces.some((p) => p.said.is === 'result'))
-    ? [['unread', VOICES.has(token.text) ? 3 : 1.5]]
-    : SMALL.has(token.text)
-      ? []
-      : isEveryday(token.text) || KNOWN.has(token.text)
-        ? [['everyday', 1]]
-        : [['unread', 1]];
-
-/** A single word of every day as a name, in the midst of words that were left: hardly that name. */
-const astray = (r: Reading, token: Token, piece: Piece, before: Token | undefined): readonly Mark[] =>
-  piece.to - piece.from === 1 &&
-  piece.said.is !== 'pointer' &&
-  r.before !== null &&
-  !token.opens &&
-  isEveryday(token.text) &&
-  ((r.piece === null && !SMALL.has(before?.text ?? '')) || (piece.said.is === 'place' && isVoice(r.piece)))
-    ? [['astray', 1]]
-    : [];
-const blurred = ({ quality }: Piece): readonly Mark[] => (quality < SURE ? [['blurred', 100 * (SURE - quality)]] : []);
-const isVoice = (piece: Piece | null): boolean =>
-  piece?.said.is === 'pointer' && (piece.said.to === 'they' || piece.said.to === 'us');
-
-const isSteering = (piece: Piece): boolean => piece.said.is === 'pointer';
-
-const readings = (
-  typed: readonly Token[],
-  words: Words,
-  context: PhraseContext,
-  weights: Weights,
-): readonly Reading[] => {
-  const pieces = piecesOf(typed, words, context);
-  const beams: Step[][] = typed.map(() => []);
-  beams.push([]);
-  typed.forEach((token, at) => {
-    for (const read of at === 0 ? [START] : best(beams[at]!, at)) {
-      const r = opened(read, token);
-      const go = (to: number, way: Way, piece: Piece | null, more: readonly Mark[]): void => {
-        const marks = [...way.marks, ...more];
-        beams[to]!.push({ ...way, marks, before: r, piece, score: r.score + scoreOf(marks, weights) });
-      };
-      go(at + 1, { marks: [], change: {}, meant: null }, null, leaving(r, token, pieces[at]!));
-      for (const piece of pieces[at]!) {
-        const steers = isSteering(piece);
-        for (const way of waysFor(r, piece, words)) {
-          const change =
-            steers || way.meant === null
-              ? way.change
-              : { pointer: null, isThen: false, isFiner: false, ...way.change, told: way.meant.part };
-          go(
-            piece.to,
-            { ...way, change },
-            piece,
-            way.meant === null
-              ? [['steers', piece.gain]]
-              : [['explains', piece.gain], ['part', 1], ...blurred(piece), ...astray(r, token, piece, typed[at - 1])],
-          );
-        }
-      }
-    }
-  });
-  const ended = typed.length ? best(beams[typed.length]!, typed.length) : [START];
-  return ended
-    .map((r) => {
-      if (r.action !== null) return r;
-      // the other side's attack and nothing that was done; or a result of nothing
-      const isBare = (r.result !== null && !r.finish && r.place) || stepsOf(r).some((s) => isAttackOf(s, r.attempt));
-      return isBare ? { ...r, score: r.score + weights.entryless } : r;
-    })
-    .sort((a, b) => b.score - a.score);
-};
-
-/** The steps of a reading, first to last. */
-const stepsOf = (reading: Reading): readonly Reading[] => {
-  const steps: Reading[] = [];
-  for (let r: Reading | null = reading; r?.before; r = r.before) steps.push(r);
-  return steps.reverse();
-};
-const isAttackOf = (step: Reading, attempt: number): boolean =>
-  step.attempt === attempt && step.meant?.part === 'reaction' && step.meant.isAction;
 
 const rounded = (x: number): number => Math.round(100 * Math.min(1, Math.max(0, x))) / 100;
 const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
@@ -305,7 +191,7 @@ const noteFrom = ({ parts, left, steps }: Read, typed: readonly Token[]): number
 export const readPhrase = (
   text: string,
   words: Words,
-  context: PhraseContext = {},
+  context: PhraseContext = NOTHING_KNOWN,
   weights: Weights = WEIGHTS,
 ): PhraseReading => {
   const names = namesIn(context);
