@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { analyse, type MediaFile } from '@odograph/core';
+import { SHIPPED_WORDS, analyse, withChanges, type MediaFile } from '@odograph/core';
 import { libraryFile } from '@odograph/core/contract';
 import { SIZES, seededLibrary, type SeededFile } from './seeded.js';
 
@@ -23,6 +23,25 @@ describe('seeded libraries', () => {
     expect(places.size).toBeLessThanOrEqual(SIZES.S.states);
     const states = new Set(seededLibrary('M', 7, files).attempts.map((a) => `${a.state!.position}/${a.state!.role}`));
     expect(states.size).toBeGreaterThan(150);
+  });
+
+  test('when it is looked through, it should be plausible: won by what aims at it, tried from where it can be, going on from where things were left', () => {
+    const words = withChanges(SHIPPED_WORDS, library.wordChanges);
+    const family = (position: string): string => words.position(position)!.family;
+    for (const { action, finish, state, result } of library.attempts) {
+      const word = words.action(action!)!;
+      if (finish?.kind === 'submission' && finish.won) expect(['success', 'shown']).toContain(result);
+      if (finish?.kind === 'submission' && finish.won)
+        expect(word.aims).toContainEqual({ submission: finish.submission });
+      if (finish?.kind === 'submission' && finish.won) expect(word.does).toBe('submission');
+      if (word.does === 'pass') expect(state!.role).not.toBe('bottom');
+    }
+    const fits = library.attempts.filter((a) =>
+      words.action(a.action!)!.from.includes(family(a.state!.position) as never),
+    );
+    expect(fits.length / library.attempts.length).toBeGreaterThan(0.9);
+    for (const line of analyse(library).lines.filter((l) => l.bait)) expect(line.cost).toBeNull();
+    expect(analyse(library).lines.some((l) => l.bait)).toBe(true);
   });
 
   test('when the seed is the same, the library should be; with another it should not', () => {

@@ -2,11 +2,14 @@ import {
   FAMILIES,
   LIMBS,
   SHIPPED_WORDS,
+  otherRole,
   shippedWords,
   BARE_CLIP,
   BARE_HOLD,
   BARE_SHEET,
   withChanges,
+  type ActionWord,
+  type Aim,
   type Attempt,
   type Clip,
   type Control,
@@ -76,6 +79,25 @@ const morePositions = (random: Random, states: number, at: () => string): readon
   return made;
 };
 
+/** So many of a list, of each kind in turn: a small library has something of everything. */
+const spread = <T>(all: readonly T[], kindOf: (item: T) => string, many: number): readonly T[] => {
+  const kinds = new Map<string, T[]>();
+  for (const item of all) kinds.set(kindOf(item), [...(kinds.get(kindOf(item)) ?? []), item]);
+  const lists = [...kinds.values()];
+  const longest = Math.max(...lists.map((l) => l.length));
+  return Array.from({ length: longest }, (_, i) => lists.flatMap((l) => l.slice(i, i + 1)))
+    .flat()
+    .slice(0, many);
+};
+
+/** Who does not do this: a pass is the top's, a sweep the bottom's. */
+const NOT_BY: Partial<Record<ActionWord['does'], Role>> = {
+  pass: 'bottom',
+  sweep: 'top',
+  'guard pull': 'top',
+  retention: 'top',
+};
+
 /** Weights that fall off, so that some places and entries carry most, as in a real room. */
 const uneven = <T>(random: Random, list: readonly T[]): T => list[Math.floor(random() ** 2.2 * list.length)]!;
 
@@ -103,17 +125,18 @@ export const seededLibrary = (size: SizeName, seed: number, files: readonly Seed
   const nextId = (): string => idAt(random, (clock += 1 + Math.floor(random() * 900)));
   const wordChanges = morePositions(random, states, nextId);
   const words = withChanges(SHIPPED_WORDS, wordChanges);
-  const allStates = words
+  const every = words
     .of('position')
-    .flatMap((p: PositionWord) => p.roles.map((role): State => ({ position: p.key, role })))
-    .slice(0, states);
+    .flatMap((p: PositionWord) => p.roles.map((role): State => ({ position: p.key, role })));
+  const allStates = spread(every, (s) => words.position(s.position)!.family, states);
+  const known = new Set(allStates.map((s) => `${s.position}/${s.role}`));
   const byFamily = new Map(
     FAMILIES.map((family) => [family, allStates.filter((s) => words.position(s.position)?.family === family)]),
   );
   const actionsFrom = new Map(
     FAMILIES.map((family) => [family, words.of('action').filter((a) => a.from.includes(family))]),
   );
-  const targets = words.of('target');
+  const targets = words.of('target').filter((t) => !t.grips);
   const reactions = words.of('reaction');
   const reasons = words.of('reason');
 
@@ -130,17 +153,24 @@ export const seededLibrary = (size: SizeName, seed: number, files: readonly Seed
     shownTo: i % 9 === 8 ? 'coaches' : 'academy',
   }));
 
-  const nextState = (state: State, success: boolean): Finish => {
+  const aimed = (aim: Aim): Finish | undefined => {
+    if ('submission' in aim) return { kind: 'submission', submission: aim.submission, won: true };
+    const there =
+      'position' in aim
+        ? allStates.filter((s) => s.position === aim.position && s.role === aim.role)
+        : byFamily.get(aim.family)!.filter((s) => s.role === aim.role);
+    return there.length ? { kind: 'state', ...uneven(random, there) } : undefined;
+  };
+  /** Where it ends: reached is what the action aims at; missed mostly leaves it as it was, or ends in a place near by; sometimes out of bounds or in the other side's submission. */
+  const finishOf = (state: State, action: ActionWord, result: Result): Finish => {
     const r = random();
-    if (success && r < 0.18)
-      return { kind: 'submission', submission: uneven(random, words.of('submission')).key, won: true };
-    if (!success && r < 0.02)
-      return { kind: 'submission', submission: uneven(random, words.of('submission')).key, won: false };
+    const stays: Finish = { kind: 'state', ...state };
     if (r > 0.985) return { kind: 'reset', how: 'edge', restart: { position: 'standing', role: 'even' } };
-    if (!success && r < 0.7) return { kind: 'state', ...state };
-    const family = pick(random, FAMILIES);
-    const near = byFamily.get(family)!;
-    return { kind: 'state', ...uneven(random, near.length ? near : allStates) };
+    if (result === 'success' || result === 'shown')
+      return (action.aims.length ? aimed(uneven(random, action.aims)) : undefined) ?? stays;
+    if (r < 0.02) return { kind: 'submission', submission: uneven(random, words.of('submission')).key, won: false };
+    const near = byFamily.get(words.position(state.position)!.family)!.filter((s) => s.role === state.role);
+    return r < 0.7 || !near.length ? stays : { kind: 'state', ...uneven(random, near) };
   };
   const controlsOf = (gi: boolean): readonly Control[] =>
     Array.from({ length: Math.floor(random() * 4) }, (): Control => {
@@ -216,20 +246,22 @@ export const seededLibrary = (size: SizeName, seed: number, files: readonly Seed
     angles.push(angle);
     const at = (frame: number): Attempt['start'] => ({ frame, pts: ticks[frame]! });
     let state = uneven(random, allStates);
+    let subject: Attempt['subject'] = random() < 0.5 ? 'a' : 'b';
     const many = Math.min(CLIPS_A_PIECE, wanted - clips.length);
     for (let k = 0; k < many; k++) {
       const from = Math.floor((k / many) * (end - 12));
       const to = Math.min(end, from + 8 + Math.floor(random() * ((end / many) * 1.2)));
       const family = words.position(state.position)!.family;
-      const action = uneven(random, actionsFrom.get(family)!.length ? actionsFrom.get(family)! : words.of('action'));
+      const here = actionsFrom.get(family)!.filter((w) => NOT_BY[w.does] !== state.role);
+      const action = uneven(random, here.length ? here : words.of('action'));
       const result = setting === 'demonstration' ? 'shown' : resultOf(random);
-      const finish = nextState(state, result === 'success' || result === 'shown');
+      const finish = finishOf(state, action, result);
       const attempt: Attempt = {
         id: nextId(),
         version: 1,
         footageId: one.id,
         angleId: angle.id,
-        subject: random() < 0.5 ? 'a' : 'b',
+        subject,
         state,
         lead: pick(random, ['left', 'right', null]),
         action: action.key,
@@ -269,7 +301,14 @@ export const seededLibrary = (size: SizeName, seed: number, files: readonly Seed
         ...BARE_CLIP,
         note: random() < 0.2 ? 'Weight first, then the step.' : '',
       });
-      state = finish.kind === 'state' ? { position: finish.position, role: finish.role } : uneven(random, allStates);
+      // the next one goes on from there, by the same side or the other
+      const isOther = random() < 0.4;
+      const left: State =
+        finish.kind === 'state'
+          ? { position: finish.position, role: isOther ? otherRole(finish.role) : finish.role }
+          : uneven(random, allStates);
+      if (isOther) subject = subject === 'a' ? 'b' : 'a';
+      state = known.has(`${left.position}/${left.role}`) ? left : uneven(random, allStates);
     }
   }
   const byId = (x: { readonly id: string }, y: { readonly id: string }): number => (x.id < y.id ? -1 : 1);

@@ -40,7 +40,7 @@ const data = (
 
 /**
  * The map as GraphML 1.0 (directed, parallel edges). Edge id = the line's from, action and to; a bait is marked in the action's name.
- * Lines that no route uses (no success, or from a place to itself) have no cost.
+ * Lines that no route uses (baits, no success, or from a place to itself) have no cost.
  */
 export const toGraphml = (analysis: Analysis): string =>
   [

@@ -114,7 +114,8 @@ export const analyseRows = (
       shown: l.shown,
       low: l.interval?.low ?? null,
       high: l.interval?.high ?? null,
-      cost: lineCost(l) ?? null,
+      // no route goes over what is only shown to draw a reaction
+      cost: l.bait ? null : (lineCost(l) ?? null),
     })),
     routes: questions.map(({ from, to }) => {
       const goal: RouteGoal =

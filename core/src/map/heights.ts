@@ -3,7 +3,7 @@ import type { Words } from '../vocabulary/index.js';
 import { NONE, RowTable, isBait, isHeld, isThorough, kindOf, type Logged } from './rows.js';
 import { WHOLE, sidesOf, type CountingView } from './view.js';
 
-/** How good a place is for whoever is in it (−5 … +5), and how much is at stake there (mean distance of what follows). */
+/** How good a place is for whoever is in it (−5 … +5), and how much is at stake there (weighted mean distance of what follows). */
 export type Height = { readonly height: number; readonly stake: number };
 
 /** How strongly the default holds against what was seen: as much as this many competition attempts. */
@@ -16,17 +16,16 @@ const SETTING_WEIGHT = { competition: 1, training: 0.5, demonstration: 0 } as co
  * Baits and attempts that keep the state by a grip or a hold do not count. Sum zero: height(flip s) = −height(s).
  */
 export const heightsOf = (table: RowTable, words: Words, view: CountingView = WHOLE): ReadonlyMap<PlaceId, Height> => {
-  const seen = new Map<PlaceId, { weight: number; sum: number; stake: number; n: number }>();
+  const seen = new Map<PlaceId, { weight: number; sum: number; stake: number }>();
   const places = new Set<PlaceId>();
   const text = (place: number): PlaceId => table.places.texts[place] as PlaceId;
   const note = (place: PlaceId, value: number, weight: number): void => {
     const own = defaultHeight(place, words) ?? 0;
-    const old = seen.get(place) ?? { weight: 0, sum: 0, stake: 0, n: 0 };
+    const old = seen.get(place) ?? { weight: 0, sum: 0, stake: 0 };
     seen.set(place, {
       weight: old.weight + weight,
       sum: old.sum + weight * value,
-      stake: old.stake + Math.abs(value - own),
-      n: old.n + 1,
+      stake: old.stake + weight * Math.abs(value - own),
     });
   };
   const whose = sidesOf(table, view);
@@ -56,7 +55,7 @@ export const heightsOf = (table: RowTable, words: Words, view: CountingView = WH
       if (own === undefined) return [];
       const s = seen.get(place);
       const height = s ? (DEFAULT_WEIGHT * own + s.sum) / (DEFAULT_WEIGHT + s.weight) : own;
-      return [[place, { height, stake: s ? s.stake / s.n : 0 }]];
+      return [[place, { height, stake: s?.weight ? s.stake / s.weight : 0 }]];
     }),
   );
 };
