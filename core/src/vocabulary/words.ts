@@ -14,8 +14,9 @@ import type {
 
 type Of<K extends WordKind> = Extract<Word, { kind: K }>;
 
+const LONGEST_KEY = 60;
 /** The key of the action that tries a submission which has no action of its own. */
-const tryKey = (submission: string): string => `try-${submission}`;
+const tryKey = (submission: string): string => `try-${submission}`.slice(0, LONGEST_KEY);
 
 /** Every submission can be tried: where no action aims at it and nothing else, there is one by its own name. */
 const triesOf = (list: readonly Word[]): readonly ActionWord[] => {

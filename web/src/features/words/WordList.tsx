@@ -18,7 +18,16 @@ import { useEdit, useLibrary, useMayWrite, useMeQuery } from '../library/index.j
 import { AliasList } from './AliasList.js';
 import { ownKey } from './ownKey.js';
 import { WordForm, draftOf, type Draft } from './WordForm.js';
-import { KIND_NAMES, KIND_ONE, WORDS_TEXT as T, definitionText, freshDefinition, scopeText } from './words.text.js';
+import { SHOWN_LANGUAGES, aliasesIn, useShownLanguage } from './shownLanguage.js';
+import {
+  KIND_NAMES,
+  KIND_ONE,
+  LANGUAGE_NAMES,
+  WORDS_TEXT as T,
+  definitionText,
+  freshDefinition,
+  scopeText,
+} from './words.text.js';
 
 const shippedName = (kind: WordKind, key: string): string | undefined =>
   SHIPPED_WORDS.find((w) => w.kind === kind && w.key === key)?.name;
@@ -44,6 +53,8 @@ export const WordList = (): React.JSX.Element | null => {
   const [open, setOpen] = useState<string | null>(null);
   const [sought, setSought] = useState('');
   const [list, setList] = useState<string | null>(null);
+  const [language, setLanguage] = useShownLanguage();
+  const isSought = sought.trim() !== '';
   const kind = WORD_KINDS.find((k) => k === search.get('kind')) ?? 'position';
   // everything is in view here, also what is hidden or holds elsewhere
   const words = useMemo(
@@ -60,11 +71,11 @@ export const WordList = (): React.JSX.Element | null => {
   );
   const changes = useMemo(() => new Map(wordChanges.map((c) => [`${c.kind}:${c.key}`, c])), [wordChanges]);
   const shown = useMemo(() => {
-    const all = words.of(kind) as readonly Word[];
-    if (!sought.trim()) return [...all].sort((a, b) => a.name.localeCompare(b.name));
+    if (!sought.trim()) return words.all.filter((w) => w.kind === kind).sort((a, b) => a.name.localeCompare(b.name));
+    // what is looked for may be of any kind
     return matchWords(
       sought,
-      all.map((word) => ({ value: word, texts: [word.name, ...word.aliases] })),
+      words.all.map((word) => ({ value: word, texts: [word.name, ...word.aliases] })),
     ).map((m) => m.value);
   }, [words, kind, sought]);
   if (!mayWrite) return null;
@@ -129,6 +140,13 @@ export const WordList = (): React.JSX.Element | null => {
           }}
         />
         <Ruled aria-label={T.find} placeholder={T.find} value={sought} onChange={(e) => setSought(e.target.value)} />
+        <Choice
+          label={T.language}
+          name="language"
+          value={language}
+          options={SHOWN_LANGUAGES.map((l) => [l, LANGUAGE_NAMES[l]] as const)}
+          onChange={setLanguage}
+        />
       </Flex>
       {open === 'new' && (
         <WordForm
@@ -148,14 +166,15 @@ export const WordList = (): React.JSX.Element | null => {
         />
       )}
       {shown.length === 0 && <Box>{T.none}</Box>}
-      <Box as="ul" listStyleType="none" borderTopWidth="1px" aria-label={KIND_NAMES[kind]}>
+      <Box as="ul" listStyleType="none" borderTopWidth="1px" aria-label={isSought ? T.found : KIND_NAMES[kind]}>
         {shown.map((word) => {
-          const change = changes.get(`${kind}:${word.key}`);
-          if (open === word.key)
+          const id = `${word.kind}:${word.key}`;
+          const change = changes.get(id);
+          if (open === id)
             return (
-              <Box as="li" key={word.key} borderBottomWidth="1px">
+              <Box as="li" key={id} borderBottomWidth="1px">
                 <WordForm
-                  start={draftOf(kind, word.key, words, change)}
+                  start={draftOf(word.kind, word.key, words, change)}
                   words={words}
                   onKeep={keep}
                   onCancel={close}
@@ -167,7 +186,7 @@ export const WordList = (): React.JSX.Element | null => {
           return (
             <Box
               as="li"
-              key={word.key}
+              key={id}
               data-word={word.key}
               borderBottomWidth="1px"
               paddingBlock="2"
@@ -182,16 +201,16 @@ export const WordList = (): React.JSX.Element | null => {
                   {word.name}
                 </Box>
                 <Box color="inkSoft" fontSize="13px">
-                  {markOf(word, change, nameOfScope)}
+                  {[isSought ? KIND_ONE[word.kind] : '', markOf(word, change, nameOfScope)].filter(Boolean).join(', ')}
                 </Box>
               </Box>
               <Box fontSize="15px">
-                {word.aliases.join(' · ')}
+                {aliasesIn(word, language).join(' · ')}
                 <Box color="inkSoft" fontSize="13.5px">
                   {definitionText(word, words)}
                 </Box>
               </Box>
-              <Action onClick={() => setOpen(word.key)} aria-label={`Change the ${KIND_ONE[kind]} ${word.name}`}>
+              <Action onClick={() => setOpen(id)} aria-label={`Change the ${KIND_ONE[word.kind]} ${word.name}`}>
                 {T.change}
               </Action>
             </Box>

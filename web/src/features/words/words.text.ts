@@ -1,4 +1,14 @@
-import type { Definition, Scope, Word, WordKind, Words } from '@odograph/core';
+import {
+  sayControl,
+  BARE_HOLD,
+  type Definition,
+  type NamedGrip,
+  type Scope,
+  type Word,
+  type WordKind,
+  type Words,
+} from '@odograph/core';
+import type { ShownLanguage } from './shownLanguage.js';
 
 export const KIND_NAMES: Record<WordKind, string> = {
   position: 'Positions',
@@ -17,17 +27,37 @@ export const KIND_ONE: Record<WordKind, string> = {
   reason: 'reason',
 };
 
+export const LANGUAGE_NAMES: Record<ShownLanguage, string> = {
+  all: 'all',
+  en: 'English',
+  ja: 'Japanese',
+  pt: 'Portuguese',
+};
+
 const heightText = (h: number): string => (h > 0 ? `+${h}` : h < 0 ? `−${-h}` : '0');
+
+/** A hold of a grip that has a name of its own, in words. */
+const gripText = (grip: NamedGrip, words: Words): string =>
+  sayControl(
+    {
+      ...BARE_HOLD,
+      ...{ id: '', holder: 'subject', targetOwner: 'other', targetSide: null, cloth: false, limbSide: null },
+      ...grip,
+    },
+    words,
+  );
 
 /** What a word is beside its names, in a short sentence. */
 export const definitionText = (word: Word, words: Words): string => {
   switch (word.kind) {
     case 'position':
-      return `${word.family}; ${word.roles.join(', ')}; height ${heightText(word.height)} for ${word.roles[0]}${word.parent ? `; a kind of ${words.name('position', word.parent)}` : ''}`;
+      return `${word.family}; ${word.roles.join(', ')}; height ${heightText(word.height)} for ${word.roles[0]}${word.why ? ` (${word.why.replace(/\.$/, '')})` : ''}${word.parent ? `; a kind of ${words.name('position', word.parent)}` : ''}`;
     case 'action':
       return `${word.does}${word.from.length ? ` from ${word.from.join(', ')}` : ''}`;
     case 'target':
-      return `${word.cloth ? 'cloth' : 'body'}${word.sided ? ', left and right' : ''}`;
+      return word.grips
+        ? `a grip: ${word.grips.map((g) => gripText(g, words)).join(' and ')}`
+        : `${word.cloth ? 'cloth' : 'body'}${word.sided ? ', left and right' : ''}`;
     case 'submission':
       return `${word.risk.class}; can injure the ${word.risk.injures}; pain ${word.risk.pain}`;
     case 'reaction':
@@ -60,13 +90,15 @@ export const scopeText = (scope: Scope, names: (scope: Scope) => string | undefi
 export const WORDS_TEXT = {
   title: 'Words',
   lead: 'Every word has one name and any number of other names; all of them are understood wherever something is typed.',
-  find: 'Find a word',
+  find: 'Find a word of any kind',
   add: 'New word',
   change: 'Change',
   hidden: 'hidden',
   own: 'own',
   renamed: (name: string): string => `ships as ${name}`,
-  none: 'No word of this kind is called like that.',
+  none: 'No word is called like that.',
+  found: 'Words found',
+  language: 'Other names in',
   name: 'Name',
   aliases: 'Also called',
   addAlias: 'Another name',
