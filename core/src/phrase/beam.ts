@@ -46,7 +46,7 @@ const VOICES = new Set('they he she i we opponent opp partner'.split(' '));
 /** What it costs to leave a token: more where it says who acts, or how it ended. */
 const leaving = (r: Reading, token: Token, pieces: readonly Piece[]): readonly Mark[] =>
   VOICES.has(token.text) || (r.result === null && pieces.some((p) => p.said.is === 'result'))
-    ? [['unread', VOICES.has(token.text) ? 3 : 1.5]]
+    ? [['unread', 3]]
     : SMALL.has(token.text)
       ? []
       : isEveryday(token.text) || KNOWN.has(token.text)
@@ -60,7 +60,8 @@ const astray = (r: Reading, token: Token, piece: Piece, before: Token | undefine
   r.before !== null &&
   !token.opens &&
   isEveryday(token.text) &&
-  ((r.piece === null && !SMALL.has(before?.text ?? '')) || (piece.said.is === 'place' && isVoice(r.piece)))
+  ((r.piece === null && !SMALL.has(before?.text ?? '')) ||
+    (piece.said.is === 'place' && ((r.meant !== null && r.told !== 'who') || isVoice(r.piece))))
     ? [['astray', 1]]
     : [];
 const blurred = ({ quality }: Piece): readonly Mark[] => (quality < SURE ? [['blurred', 100 * (SURE - quality)]] : []);

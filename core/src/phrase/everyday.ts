@@ -20,6 +20,7 @@ likely line little live long longer look looked looking looks loose lose loses l
 meant meet men mid middle might mind mine minute minutes miss missed misses mistake moment more morning most mostly mother mouth move moved movement moves moving much must my myself name nasty near nearly neat need needed
 needs neither never new next nice night nine no nobody none nor normal not note nothing notice now null number of off offer often oh okay old on once one ones only onto open opened opponent or order other others our out over own
 knee knees arm arms hip hips elbow elbows neck chest shoulder shoulders
+sits sat pulls turns rolls lifts drops passes
 pace page paid pain pair part partner parts past patient people per perfect perhaps person phone pick picked picture piece place plan play played player point points poor posted power press pressed pressing pretty problem proper properly pull pulled
 pulls push pushed pushes put puts putting question quick quickly quiet quite ran rather reach reached ready real really reason red ref referee remember rest reset result return review ride right ring roll
 room round rounds rule rules run running runs said same saw say says score scored season second seconds see seems seen sequence set sets seven several shape share sharp she short should shoulder show showed shown shows side sides sign silly

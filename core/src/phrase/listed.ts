@@ -55,6 +55,7 @@ const STEERING: readonly Listed[] = [
     'and|plus|also|but|after|while|when|as|still|again|too|just|both|is|was|are|were|it|that|this|stays in|still in|stays',
     0.1,
   ),
+  ...pointer('joint', 'to the side|to one side|onto the side|to their side|to the other side|off to the side', 1.2),
   ...pointer(
     'act',
     'goes for|went for|go for|going for|tries|tried|tries to|tried to|try to|trying|attempts|attempted|attempt|looks for|looked for|looking for|hits|hit|hits a|shoots|shot|shoot|shoots a|gets|got|gets a|takes a|does|did|does a|uses|sets up|wants|attacks|attacks with|enters',

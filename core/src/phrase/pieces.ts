@@ -160,6 +160,8 @@ const writtenFirst = (spans: readonly Span[]): readonly Span[] => {
 };
 
 const ARTICLE_LEAST = 0.84;
+const STEERS = ['they', 'then', 'with', 'left', 'right', 'near'] as const;
+const STEERS_LEAST = 0.8;
 /** A token with whether it is a word as it stands: of the vocabulary, of those that steer, of every day. */
 export const asKnown = (token: Token, words: Words, names: ReadonlySet<string>): Token => {
   const { text } = token;
@@ -168,7 +170,8 @@ export const asKnown = (token: Token, words: Words, names: ReadonlySet<string>):
   // the one small word that is never meant to say anything
   if (text === 'th' || (!isWord && text.length >= 3 && text.length <= 4 && fit(text, 'the') >= ARTICLE_LEAST))
     return { ...token, text: 'the', isWord: true };
-  return { ...token, isWord };
+  // nearly a word that steers: it may be one, so it is nothing else
+  return { ...token, isWord: isWord || STEERS.some((word) => fit(text, word) >= STEERS_LEAST) };
 };
 
 /** What was made of the line that was read last with some words: it is read again with every key. */
