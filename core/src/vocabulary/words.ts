@@ -18,25 +18,26 @@ const LONGEST_KEY = 60;
 /** The key of the action that tries a submission which has no action of its own. */
 const tryKey = (submission: string): string => `try-${submission}`.slice(0, LONGEST_KEY);
 
-/** Every submission can be tried: where no action aims at it and nothing else, there is one by its own name. */
-const triesOf = (list: readonly Word[]): readonly ActionWord[] => {
-  const aimedAt = new Set(
+/** Every submission can be tried: an action by its name that aims at it. */
+const triesOf = (list: readonly Word[]): readonly ActionWord[] =>
+  list.flatMap((w): ActionWord[] =>
+    w.kind === 'submission'
+      ? [
+          {
+            ...{ kind: 'action', key: tryKey(w.key), name: w.name, aliases: w.aliases, does: 'submission', from: [] },
+            aims: [{ submission: w.key }],
+          },
+        ]
+      : [],
+  );
+/** Submissions that have an action of their own, which aims at nothing else. */
+const triedIn = (list: readonly Word[]): ReadonlySet<string> =>
+  new Set(
     list.flatMap((w) => {
       const aim = w.kind === 'action' && w.aims.length === 1 ? w.aims[0]! : undefined;
       return aim && 'submission' in aim ? [aim.submission] : [];
     }),
   );
-  return list.flatMap((w): ActionWord[] =>
-    w.kind !== 'submission' || aimedAt.has(w.key)
-      ? []
-      : [
-          {
-            ...{ kind: 'action', key: tryKey(w.key), name: w.name, aliases: w.aliases, does: 'submission', from: [] },
-            aims: [{ submission: w.key }],
-          },
-        ],
-  );
-};
 
 /** The words of one academy: the shipped list with the academy's own changes laid over it. */
 export class Words {
@@ -49,8 +50,10 @@ export class Words {
   constructor(list: readonly Word[], readOnly: readonly Word[] = []) {
     this.all = list;
     const every = [...list, ...readOnly];
+    // what was told as such a try stays one, also when the submission has got an action of its own
     const tries = triesOf(every);
-    this.said = [...list, ...tries.filter((t) => list.some((w) => w.kind === 'submission' && tryKey(w.key) === t.key))];
+    const tried = triedIn(list);
+    this.said = [...list, ...triesOf(list.filter((w) => !tried.has(w.key)))];
     for (const word of [...every, ...tries]) this.byKey.set(`${word.kind}:${word.key}`, word);
   }
 

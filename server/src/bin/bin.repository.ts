@@ -132,7 +132,8 @@ export class BinRepository {
       position: `a.state_position = :id OR a.restart_position = :id OR (a.finish_kind = 'state' AND a.finish_key = :id) OR ${within('answers', 'from.position')}`,
       action: `a.action = :id OR ${within('answers', 'action')} OR ${list('attempt_reactions', 'b.is_action AND b.what = :id')}`,
       target: list('controls', 'b.target = :id'),
-      submission: "a.finish_kind = 'submission' AND a.finish_key = :id",
+      // said as where it ended, or as what was tried
+      submission: `(a.finish_kind = 'submission' AND a.finish_key = :id) OR a.action = LEFT(CONCAT('try-', :id), 60) OR ${list('attempt_reactions', "b.is_action AND b.what = LEFT(CONCAT('try-', :id), 60)")}`,
       reaction: `a.wanted = :id OR ${within('answers', 'reaction')} OR ${list('attempt_reactions', 'NOT b.is_action AND b.what = :id')}`,
       reason: `${within('errors', 'what')} OR ${list('attempt_reasons', 'b.reason = :id')}`,
     };

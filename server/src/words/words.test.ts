@@ -103,6 +103,41 @@ describe("an academy's own words", () => {
     expect((await words()).position('own-ladder-guard')).toMatchObject({ name: 'ladder guard' });
   });
 
+  test('when an own submission is tried, clips should be able to say so, and it cannot go while one does', async () => {
+    const clamp = wordEdit({
+      ...{ kind: 'submission', key: 'own-clamp', name: 'harbour clamp' },
+      definition: {
+        kind: 'submission',
+        risk: { injures: 'elbow', class: 'joint lock', pain: 'warns', care: 'Slowly.' },
+      },
+    });
+    expect((await put(clamp)).status).toBe(200);
+    const { angleId } = await newPiece(coach);
+    const { clip } = await newClip(coach, angleId, { attempt: { action: 'try-own-clamp', result: 'failed' } });
+    const { id, version } = (await changeOf('own-clamp'))!;
+    const remove = () => coach.ask('DELETE', `/api/words/${id}`, { editId: newId(), baseVersion: version });
+    expect(await remove()).toMatchObject({
+      status: 409,
+      body: { code: 'in-use', facts: { by: 'attempts', count: 1 } },
+    });
+    await coach.ask('DELETE', `/api/clips/${clip.id}`, { editId: newId(), baseVersion: 1 });
+    expect((await remove()).status).toBe(200);
+  });
+
+  test('when a word is taught for oneself, it should hold for that coach alone', async () => {
+    const line = {
+      kind: 'action',
+      key: 'smash-pass',
+      aliasId: newId(),
+      changeId: newId(),
+      alias: 'gravlock',
+      forMe: true,
+    };
+    expect((await coach.ask('POST', '/api/words/aliases', { editId: newId(), lines: [line] })).status).toBe(200);
+    const change = (await libraryOf(coach)).wordChanges.find((c) => c.key === 'smash-pass')!;
+    expect(change.aliases).toMatchObject([{ alias: 'gravlock', scope: { kind: 'coach' } }]);
+  });
+
   test.each([
     ['a definition of another kind', { definition: { kind: 'reaction' } }, 'definition.kind'],
     [
