@@ -72,7 +72,10 @@ test('pictures of each screen', async ({ page, running }) => {
   await page.keyboard.press('Escape');
   await page.keyboard.press('ArrowDown');
   await page.keyboard.press('/');
-  await page.keyboard.type('clinch, snap down, zorblat, they posture then frmae, front headlock, ok');
+  await page.keyboard.press('Control+a');
+  await page.keyboard.type(
+    'clinch, snap down, gravlock, they posture then frmae, front headlock, ok (good timing), mount or side?',
+  );
   await page.getByTestId('phrase-line').getByText('not understood').waitFor();
   await take(page, 'phrase');
 

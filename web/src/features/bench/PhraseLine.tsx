@@ -148,7 +148,10 @@ export const PhraseLine = (props: Props): React.JSX.Element => {
       setChosen(new Map(chosen).set(part.from, ((chosen.get(part.from) ?? 0) + by) % many));
     }
   };
-  const marked = unknown.reduce<{ readonly at: number; readonly spans: readonly React.JSX.Element[] }>(
+  const { at: markedTo, spans: marked } = unknown.reduce<{
+    readonly at: number;
+    readonly spans: readonly React.JSX.Element[];
+  }>(
     ({ at, spans }, { from, to }) => ({
       at: to,
       spans: [
@@ -160,7 +163,7 @@ export const PhraseLine = (props: Props): React.JSX.Element => {
       ],
     }),
     { at: 0, spans: [] },
-  ).spans;
+  );
   return (
     <Flex direction="column" gap="1" data-testid="phrase-line" fontSize="19px" lineHeight="1.4">
       <Box position="relative" overflow="hidden">
@@ -174,6 +177,8 @@ export const PhraseLine = (props: Props): React.JSX.Element => {
           color="transparent"
         >
           {marked}
+          {/* as long as the line, so that both scroll alike */}
+          <span>{text.slice(markedTo)}</span>
         </Box>
         <Line
           ref={line}
