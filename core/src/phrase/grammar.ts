@@ -154,6 +154,11 @@ const ways = {
           isUnderWay ? [['order', 1]] : [],
         ),
       );
+    // *sweeps him with a scissor sweep*: one action, said more exactly
+    if (r.action !== null && r.told === 'entry' && words.action(key)?.parent === r.action)
+      all.push(
+        placed({ part: 'entry', action: key }, { action: key, isFiner: true }, beginsThere(r.place, key, words)),
+      );
     // what they hold says how it stands, not that they go on
     const goesOn = r.voice === 'they still' && !(r.told === 'grip' && r.action === null);
     if (r.voice === 'they' || goesOn)

@@ -1,5 +1,5 @@
 import { isAim, placeFamily, proposedResult, stateId, type PlaceId, type Result } from '../attempts/index.js';
-import type { Role, Words } from '../vocabulary/index.js';
+import { otherRole, type Role, type Words } from '../vocabulary/index.js';
 import type { Reading } from './readings.js';
 import type { Meant, PhraseContext, PhrasePart, PhraseReading, SaidFinish, SaidPlace } from './types.js';
 
@@ -56,6 +56,12 @@ const BECAUSE = {
   named: 'the other one was named',
   finish: 'by where it ended',
 } as const;
+
+/** The same place from its other side. */
+const otherSide = (meant: Of<'position'>): Meant => ({
+  ...meant,
+  place: { ...meant.place, role: meant.place.role && otherRole(meant.place.role) },
+});
 
 type Roled<T> = { readonly is: T; readonly because: string | null };
 
@@ -121,6 +127,10 @@ const proposedFor = (
       meant: is,
       others: p.others.map((o) => filled(o).is),
       ...(because === null || because === BECAUSE.onlyRole ? {} : { because }),
+      // on which side nobody said, and nothing decides: that is asked
+      ...(because === BECAUSE.usual && is.part === 'position' && p.status === 'certain'
+        ? { status: 'asked' as const, others: [...p.others, otherSide(is)] }
+        : {}),
     };
   });
   const last = parts.at(-1);

@@ -81,7 +81,14 @@ type Read = {
   readonly steps: readonly Reading[];
 };
 
-const readTokens = (typed: readonly Token[], words: Words, context: PhraseContext, weights: Weights): Read => {
+const readTokens = (
+  typed: readonly Token[],
+  notes: readonly Stretch[],
+  words: Words,
+  context: PhraseContext,
+  weights: Weights,
+): Read => {
+  const isNoteWithin = (from: number, to: number): boolean => notes.some((n) => from <= n.from && n.to <= to);
   const [first, ...others] = readings(typed, words, context, weights);
   const near = others.filter((r) => first!.score - r.score < NEAR).map((r) => ({ r, steps: stepsOf(r) }));
   const steps = stepsOf(first!);
@@ -97,7 +104,7 @@ const readTokens = (typed: readonly Token[], words: Words, context: PhraseContex
   for (const step of steps) {
     const { piece, meant, at, attempt } = step;
     const begin = typed[piece?.from ?? at - 1]!;
-    if (begin.opens && waiting.length && !isPointing) {
+    if (begin.opens && waiting.length && (!isPointing || isNoteWithin(waiting[0]!.from, begin.from))) {
       leave(waiting);
       waiting = [];
     }
@@ -126,7 +133,12 @@ const readTokens = (typed: readonly Token[], words: Words, context: PhraseContex
       continue;
     }
     // said again, more exactly: it is one part
-    const before = step.isFiner ? parts.pop() : undefined;
+    const told = parts.at(-1);
+    const between = left.filter((t) => told && told.to <= t.from && t.to <= begin.from);
+    const isOne =
+      step.isFiner && between.every((t) => SMALL.has(t.text)) && !isNoteWithin(told?.to ?? begin.from, begin.from);
+    const before = isOne ? parts.pop() : undefined;
+    if (before) left.splice(0, left.length, ...left.filter((t) => !between.includes(t)));
     const last = parts.at(-1);
     const from = before
       ? before.from
@@ -202,14 +214,14 @@ export const readPhrase = (
   const asTokens = (more: readonly Stretch[]): readonly Token[] =>
     tokenise(text, notes(more)).map((token) => asKnown(token, words, names));
   let typed = asTokens([]);
-  let read = readTokens(typed, words, context, weights);
+  let read = readTokens(typed, notes([]), words, context, weights);
   const end = noteFrom(read, typed);
   const tail: Stretch[] = [];
   if (end !== undefined) {
     const to = Math.min(cut, ...marked.map((n) => n.whole.from).filter((from) => from > end));
     tail.push({ from: end, to }, ...(to < cut ? [{ from: to, to: cut }] : []));
     typed = asTokens(tail);
-    read = readTokens(typed, words, context, weights);
+    read = readTokens(typed, notes(tail), words, context, weights);
   }
   const within = (s: Stretch): Note => {
     const inner = text.slice(s.from, s.to);

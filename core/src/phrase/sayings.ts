@@ -24,6 +24,8 @@ export type Saying = {
 export const SMALL = new Set(
   'a an the of on in at to from with and his her their its my your our by for up into onto them him'.split(' '),
 );
+/** Small words that may stand between the words of a name without being of it. */
+export const BETWEEN = new Set('a an the of on in at his her their its my your our them him'.split(' '));
 /** What kind of thing a name is: left out as often as said. */
 const HEADS = new Set('guard pass sweep takedown choke hold control position throw lock'.split(' '));
 

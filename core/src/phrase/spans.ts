@@ -1,6 +1,6 @@
 import type { Line } from './line.js';
 import type { Token } from './tokens.js';
-import { SMALL, type Named, type Saying, type Sayings } from './sayings.js';
+import { BETWEEN, SMALL, type Named, type Saying, type Sayings } from './sayings.js';
 
 /** Some tokens, [from, to), that may be a word. */
 export type Span = {
@@ -154,7 +154,7 @@ export const spansAt = (line: Line, from: number, sayings: Sayings): readonly Sp
             passed = 0;
             keep(spanOf(saying, from, walk));
             i = walk.to;
-          } else if (SMALL.has(token.text) && !token.opens) {
+          } else if (BETWEEN.has(token.text) && !token.opens) {
             passed++;
             i++;
           } else break;

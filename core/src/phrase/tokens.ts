@@ -12,7 +12,7 @@ export type Token = {
 
 const ARROW = /->|=>|→/;
 const PARTS = /[,;:!?\n|/+]|\.(?=\s|$)|->|=>|→|–|—/;
-const WORD = /(?:[\p{L}\p{N}]\p{M}*)+(?:['’]\p{L}+)?/gu;
+const WORD = /(?:[\p{L}\p{N}]\p{M}*)+(?:['’](?:[\p{L}\p{N}]\p{M}*)+)?/gu;
 
 const NUMBERS: ReadonlyMap<string, string> = new Map([
   ['1', 'one'],

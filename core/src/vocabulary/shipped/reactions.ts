@@ -58,5 +58,7 @@ export const REACTIONS: readonly ReactionWord[] = [
   reaction('grabs-leg', 'grab the leg', 'grabs the leg | grabs a leg | holds the leg | catches the leg'),
   reaction('holds-belt', 'hold on', 'holds on | hugs | clings on | bear hugs'),
   reaction('collapses', 'fall to the side', 'falls over | falls to the side | falls | goes down'),
+  reaction('covers', 'cover up', 'covers up | shells up | covers the head | shell up'),
+  reaction('strikes-back', 'strike back', 'strikes back | punches back | throws punches | starts punching'),
   reaction('freezes', 'do nothing', 'does nothing | no reaction | freezes | waits | stays still'),
 ];

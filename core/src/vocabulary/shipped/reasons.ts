@@ -53,6 +53,7 @@ export const REASONS: readonly ReasonWord[] = [
   reason('stronger', 'they were stronger', 'outmuscled | too strong | too heavy | strength | size'),
   reason('slippery', 'too slippery', 'sweaty | slippery | sweat | slipped out'),
   reason('tired', 'out of breath', 'tired | arms gone | gassed | gassed out | exhausted | no gas'),
-  reason('edge', 'edge of the mat', 'no mat left | ran out of mat | near the edge | close to the edge'),
+  reason('edge', 'edge of the mat', 'no mat left | out of area | ran out of mat | near the edge | close to the edge'),
+  reason('struck', 'hit on the way in', 'ate a punch | took a punch | walked into a strike'),
   reason('time-short', 'no time left', 'clock ran down | too little time'),
 ];

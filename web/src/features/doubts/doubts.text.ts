@@ -14,7 +14,8 @@ export const PART_TEXT: Readonly<Record<DoubtField, string>> = {
 export const DOUBTS_TEXT = {
   title: 'Doubts',
   lead: 'What had no word yet, and what was said but not for sure. Settled once, it is settled everywhere it was met.',
-  empty: 'Nothing waits to be settled. While breaking down, a question mark at the end of a word keeps it here, and so does what a line asked and nobody answered.',
+  empty:
+    'Nothing waits to be settled. While breaking down, a question mark at the end of a word keeps it here, and so does what a line asked and nobody answered.',
   unknown: (text: string, part: string): string => `“${text}”, ${part}`,
   unsure: (part: string): string => `Unsure: ${part}`,
   times: (n: number): string => (n === 1 ? 'met once' : `met ${n} times`),
