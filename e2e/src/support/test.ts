@@ -11,7 +11,7 @@ export const DEMO_SIZE = [6, 66] as const;
 
 /** Noise that is no fault: the question who is signed in, asked by somebody who is not; requests while the server is being ended, or the line is cut. */
 const isExpected = (text: string): boolean =>
-  /status of (401|409|422|400|429|503)|ERR_CONNECTION_REFUSED|ERR_EMPTY_RESPONSE|ERR_CONNECTION_RESET|ERR_INTERNET_DISCONNECTED|ERR_INCOMPLETE_CHUNKED/.test(
+  /status of (401|409|422|400|429|503)|ERR_CONNECTION_REFUSED|ERR_EMPTY_RESPONSE|ERR_CONNECTION_RESET|ERR_INTERNET_DISCONNECTED|ERR_INCOMPLETE_CHUNKED|ERR_SOCKET_NOT_CONNECTED|ERR_CONNECTION_CLOSED|ERR_CONNECTION_ABORTED|ERR_NETWORK_CHANGED/.test(
     text,
   );
 
