@@ -31,9 +31,9 @@ const endsThere = (
   if (action !== null && isAimedAt(finish, action, words)) return [['aims', 1]];
   return finish.kind === 'state' && finish.position === place?.position ? [['aims', 0.3]] : [];
 };
-const pointed = (r: Reading, to: Reading['pointer'], amount = 1): readonly Mark[] =>
+const pointed = (r: Reading, to: Reading['pointer']): readonly Mark[] =>
   r.pointer === to
-    ? [['pointed', amount]]
+    ? [['pointed', 1]]
     : r.pointer === null || r.pointer === 'act'
       ? []
       : [['mispointed', r.pointer === 'because' ? 2.5 : 1]];

@@ -208,7 +208,7 @@ const listed = <T>(
 ): readonly T[] | undefined => {
   if (said === undefined && before === undefined) return undefined;
   const told = new Set((before ?? now).map(keyOf));
-  const kept = said === undefined && before === undefined ? now : now.filter((item) => !told.has(keyOf(item)));
+  const kept = now.filter((item) => !told.has(keyOf(item)));
   const known = new Map(now.map((item) => [keyOf(item), item]));
   const seen = new Set<string>();
   const listedNow = (said ?? []).flatMap((item): T[] => {

@@ -11,6 +11,7 @@ import {
   resultChoices,
   sayControl,
   settled,
+  wordOfAction,
   type DoubtField,
   type DoubtGroup,
   type Settling,
@@ -57,12 +58,14 @@ const findFor = (field: DoubtField, words: Words): ((typed: string) => readonly 
 };
 
 /** The word that a settled part names, where an unknown term can become an alias of it. */
-const wordOf = (settling: Settling): { readonly kind: WordKind; readonly key: string } | null => {
+const wordOf = (settling: Settling, words: Words): { readonly kind: WordKind; readonly key: string } | null => {
   switch (settling.field) {
     case 'state':
       return { kind: 'position', key: settling.value.position };
-    case 'action':
-      return { kind: 'action', key: settling.value };
+    case 'action': {
+      const word = words.action(settling.value);
+      return word ? wordOfAction(word, words) : null;
+    }
     case 'reactions':
       return { kind: 'reaction', key: settling.value };
     case 'reasons':
@@ -115,7 +118,7 @@ const Group = ({ group }: { readonly group: DoubtGroup }): React.JSX.Element => 
       const changes = settled(attempt, group.field, settling, newId);
       edit({ kind: 'attempt', id: attemptId, changes, patch: changes });
     }
-    const word = settling && isCalled ? wordOf(settling) : null;
+    const word = settling && isCalled ? wordOf(settling, words) : null;
     if (word) edit({ kind: 'aliases', lines: [{ ...word, aliasId: newId(), changeId: newId(), alias: group.text }] });
   };
   const shown = group.cases.flatMap(({ attemptId, doubt }) => {
