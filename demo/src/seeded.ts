@@ -280,6 +280,7 @@ export const seededLibrary = (size: SizeName, seed: number, files: readonly Seed
         errors: [],
         answers: [],
         doubts: [],
+        proposed: [],
         start: at(from),
         commit: at(Math.min(to - 1, from + 3)),
         end: at(to - 1),

@@ -28,4 +28,5 @@ export const draftAttempt = (
   errors: [],
   answers: [],
   doubts: [],
+  proposed: [],
 });

@@ -1,5 +1,6 @@
 import type { ActionKind, Words } from '../vocabulary/index.js';
 import { placeName, finishId, stateId } from './places.js';
+import { isProposed } from './proposed.js';
 import { finishOf } from './standing.js';
 import type { SideWords, Telling } from './telling.js';
 import type { Attempt, Control, Result, Side } from './types.js';
@@ -78,6 +79,16 @@ export type SaidPart = {
   readonly lead: string;
   readonly text: string;
   readonly missing: boolean;
+  /** It, or the role in it, stands only because it follows; nobody has said or confirmed it. */ readonly proposed: boolean;
+};
+
+/** The fields of the parts that may be proposed. */
+const FIELD_OF: Partial<Record<SaidPart['part'], Parameters<typeof isProposed>[1]>> = {
+  who: 'subject',
+  from: 'state',
+  entry: 'action',
+  finish: 'finish',
+  result: 'result',
 };
 
 /** One attempt read back as a sentence, part by part. A part that was not said is marked missing and named plainly. */
@@ -92,6 +103,7 @@ export const sayAttempt = (
     lead,
     text: text ?? whenMissing,
     missing: text === undefined,
+    proposed: FIELD_OF[name] !== undefined && isProposed(attempt, FIELD_OF[name]),
   });
   const end = finishOf(attempt, words);
   const grips = attempt.controls.filter((c) => c.holder === 'subject').map((c) => sayControl(c, words, sides));

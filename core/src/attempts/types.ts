@@ -99,6 +99,10 @@ export type Doubt = {
   readonly at: Instant;
 };
 
+/** Parts of an attempt that may stand though nobody said them, since they follow from the others; of a place it may be the role alone. */
+export const PROPOSED_PARTS = ['subject', 'state', 'stateRole', 'action', 'finish', 'finishRole', 'result'] as const;
+export type ProposedPart = (typeof PROPOSED_PARTS)[number];
+
 /** What happened: one side, one action, one aim. Lists are in their order. */
 export type Attempt = {
   readonly id: string;
@@ -131,6 +135,7 @@ export type Attempt = {
   readonly errors: readonly ErrorUse[];
   readonly answers: readonly AnswerUse[];
   /** At most one for each part. */ readonly doubts: readonly Doubt[];
+  /** What nobody said and nobody has confirmed, each once. */ readonly proposed: readonly ProposedPart[];
 };
 
 /** Instants of a clip that have a name, in the order in which they mostly come; the attempt's own start, commit and end lie among them. */

@@ -3,6 +3,7 @@ import {
   DOUBT_FIELDS,
   HOLD_DEPTHS,
   KEY_MOMENTS,
+  PROPOSED_PARTS,
   REACHES,
   SEEN,
   RESETS,
@@ -18,6 +19,7 @@ import {
   type Finish,
   type Instant,
   type KeyMoment,
+  type ProposedPart,
   type ReactionUse,
   type ReasonUse,
   type Result,
@@ -131,6 +133,7 @@ export type AttemptFields = Pick<
   | 'errors'
   | 'answers'
   | 'doubts'
+  | 'proposed'
 > & { readonly startFrame: number; readonly commitFrame: number | null; readonly endFrame: number };
 
 const attemptFields = {
@@ -163,6 +166,10 @@ const attemptFields = {
   errors: Joi.array<readonly ErrorUse[]>().items(error).max(LIST_LIMIT),
   answers: Joi.array<readonly AnswerUse[]>().items(answer).max(LIST_LIMIT),
   doubts: Joi.array<readonly Doubt[]>().items(doubt).unique('field'),
+  /** What stands only because it follows; a part that is changed without this being told is said. */
+  proposed: Joi.array<readonly ProposedPart[]>()
+    .items(Joi.string().valid(...PROPOSED_PARTS))
+    .unique(),
 };
 
 /** Everything in one edit carries the edit's id (made by the client), so that sending it twice does it once. */

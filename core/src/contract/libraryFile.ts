@@ -44,6 +44,7 @@ export const libraryFile = Joi.object<Library>({
     errors: Joi.array().default([]),
     answers: Joi.array().default([]),
     doubts: Joi.array().default([]),
+    proposed: Joi.array().default([]),
     followsId: Joi.string().allow(null).default(null),
     isCut: Joi.boolean().default(false),
     wanted: Joi.string().allow(null).default(null),

@@ -25,7 +25,15 @@ describe('the analysis of a library', () => {
   ]);
 
   test('when the worked examples are analysed, totals, places and points should be said', () => {
-    expect(analysis.totals).toEqual({ attempts: 17, lines: 16, shown: 2, picked: 0, unplaced: 0, drafts: 0 });
+    expect(analysis.totals).toEqual({
+      attempts: 17,
+      lines: 16,
+      shown: 2,
+      picked: 0,
+      unplaced: 0,
+      drafts: 0,
+      proposed: 0,
+    });
     expect(analysis.places.find((p) => p.id === 'mount/top')).toMatchObject({
       role: 'top',
       family: 'pin',

@@ -20,6 +20,7 @@ const EDGE_KEYS: readonly Key[] = [
   { name: 'count', type: 'int' },
   { name: 'attempts', type: 'int' },
   { name: 'successes', type: 'int' },
+  { name: 'proposed', type: 'int' },
   { name: 'cost', type: 'double' },
 ];
 

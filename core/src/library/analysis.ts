@@ -28,6 +28,7 @@ export type AnalysedLine = {
   readonly training: number;
   readonly picked: number;
   readonly shown: number;
+  readonly proposed: number;
   readonly low: number | null;
   readonly high: number | null;
   readonly cost: number | null;
@@ -47,6 +48,7 @@ export type Analysis = {
     readonly picked: number;
     readonly unplaced: number;
     readonly drafts: number;
+    readonly proposed: number;
   };
   readonly places: readonly AnalysedPlace[];
   readonly lines: readonly AnalysedLine[];
@@ -84,6 +86,7 @@ export const analyseRows = (
       picked: book.picked,
       unplaced: book.unplaced,
       drafts: book.drafts,
+      proposed: book.proposed,
     },
     places: ids.map((id): AnalysedPlace => {
       const place = readPlace(id)!;
@@ -112,6 +115,7 @@ export const analyseRows = (
       training: l.training.count,
       picked: l.picked,
       shown: l.shown,
+      proposed: l.proposed,
       low: l.interval?.low ?? null,
       high: l.interval?.high ?? null,
       // no route goes over what is only shown to draw a reaction

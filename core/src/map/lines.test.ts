@@ -59,6 +59,17 @@ describe('lines of the map', () => {
     expect(book.lines.reduce((n, l) => n + l.training.count, 0)).toBe(10);
   });
 
+  test('when parts of an attempt are only proposed, it should be counted, and be told apart beside the figure', () => {
+    const { attempt, footage } = LOGGED[0]!;
+    const twin: Logged = { attempt: { ...attempt, id: 'twin', proposed: ['result'] }, footage, isThorough: true };
+    const [before, after] = [buildLines(LOGGED, words), buildLines([...LOGGED, twin], words)];
+    const lineOf = ({ lines }: typeof before) => lines.find((l) => l.attemptIds.includes(attempt.id))!;
+    expect([lineOf(before).proposed, before.proposed]).toEqual([0, 0]);
+    expect([lineOf(after).proposed, after.proposed]).toEqual([1, 1]);
+    expect(lineOf(after).count).toBe(lineOf(before).count + 1);
+    expect(after.lines.filter((l) => l.proposed)).toHaveLength(1);
+  });
+
   test('when footage is picked, its attempts should be seen but give no rate, unless they are taken in', () => {
     const picked: Logged[] = [{ attempt: LOGGED[0]!.attempt, footage: FOOTAGE.F1, isThorough: false }];
     const [line] = buildLines(picked, words).lines;

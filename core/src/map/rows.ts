@@ -44,7 +44,7 @@ export type Column = (typeof COLUMNS)[number];
 export type Row = Readonly<Record<Column, number>>;
 export const NONE = 0xffff;
 
-/** Flags of a row in one number: whose action (1 bit), kind (3), held in place (1), bait (1), result + 1 (3, 0 = not said), logged throughout (1). */
+/** Flags of a row in one number: whose action (1 bit), kind (3), held in place (1), bait (1), result + 1 (3, 0 = not said), logged throughout (1), some of it proposed (1). */
 export const flagsOf = (
   subject: 'a' | 'b',
   kind: RowKind,
@@ -52,18 +52,21 @@ export const flagsOf = (
   bait: boolean,
   result: Attempt['result'],
   thorough: boolean,
+  proposed = false,
 ): number =>
   (subject === 'b' ? 1 : 0) |
   (ROW_KINDS.indexOf(kind) << 1) |
   (held ? 16 : 0) |
   (bait ? 32 : 0) |
   ((result === null ? 0 : RESULTS.indexOf(result) + 1) << 6) |
-  (thorough ? 512 : 0);
+  (thorough ? 512 : 0) |
+  (proposed ? 1024 : 0);
 export const isB = (flags: number): boolean => (flags & 1) === 1;
 export const kindOf = (flags: number): RowKind => ROW_KINDS[(flags >> 1) & 7]!;
 export const isHeld = (flags: number): boolean => (flags & 16) !== 0;
 export const isBait = (flags: number): boolean => (flags & 32) !== 0;
 export const isThorough = (flags: number): boolean => (flags & 512) !== 0;
+export const isPartProposed = (flags: number): boolean => (flags & 1024) !== 0;
 export const resultOf = (flags: number): Attempt['result'] => RESULTS[((flags >> 6) & 7) - 1] ?? null;
 
 /** Limbs of the subject and what they hold, sides normalised, as one text: `limb side=hold`, set apart by bars; sorted, so that equal sets are equal texts. */
@@ -164,7 +167,15 @@ export class RowTable {
     };
     return this.setRow(attempt.id, {
       footage: this.footageNumber(footage.id) ?? this.setFootage(footage),
-      flags: flagsOf(attempt.subject, standing.kind, held, attempt.intent === 'bait', attempt.result, thorough),
+      flags: flagsOf(
+        attempt.subject,
+        standing.kind,
+        held,
+        attempt.intent === 'bait',
+        attempt.result,
+        thorough,
+        attempt.proposed.length > 0,
+      ),
       from: isPlaced ? this.places.of(standing.from) : NONE,
       to: isPlaced ? this.places.of(standing.to) : NONE,
       action: isPlaced ? this.actions.of(attempt.action!) : NONE,

@@ -1,6 +1,6 @@
 import type { PlaceId } from '../attempts/index.js';
 import type { Counts, GripSet, Line, LineBook } from './types.js';
-import { NONE, isBait, isHeld, isThorough, kindOf, resultOf, type RowTable } from './rows.js';
+import { NONE, isBait, isHeld, isPartProposed, isThorough, kindOf, resultOf, type RowTable } from './rows.js';
 import { WHOLE, sidesOf, type CountingView, type Whose } from './view.js';
 import { wilson } from './wilson.js';
 
@@ -11,9 +11,10 @@ type Open = {
   readonly training: Acc;
   picked: number;
   shown: number;
+  proposed: number;
   readonly rows: Set<number>;
 };
-/** What a row adds, in one number: to which total (1–5, 0 = nothing), and for those on a line its setting (8), success (16) and partial (32). */
+/** What a row adds, in one number: to which total (1–5, 0 = nothing), and for those on a line its setting (8), success (16), partial (32) and whether a part of it is proposed (64). */
 const TOTALS = ['drafts', 'unplaced', 'attempts', 'picked', 'shown'] as const;
 type Total = (typeof TOTALS)[number];
 const code = (total: Total): number => TOTALS.indexOf(total) + 1;
@@ -21,6 +22,7 @@ const [DRAFTS, UNPLACED, ATTEMPTS, PICKED, SHOWN] = TOTALS.map(code) as [number,
 const COMPETITION = 8;
 const SUCCESS = 16;
 const PARTIAL = 32;
+const PROPOSED = 64;
 
 /** Line keys as one number: other side (1 bit), from (16), action (16), bait (1), to (16): 50 bits, exact in a double. */
 const TO = 2 ** 16;
@@ -52,7 +54,7 @@ export class Tally {
   /** What each row added, and to which line. */
   private parts = new Uint8Array(64);
   private keys = new Float64Array(64);
-  private readonly totals = { attempts: 0, shown: 0, picked: 0, unplaced: 0, drafts: 0 };
+  private readonly totals = { attempts: 0, shown: 0, picked: 0, unplaced: 0, drafts: 0, proposed: 0 };
   private readonly gripSets: GripSet[] = [];
   private whose: (row: number) => Whose;
 
@@ -99,7 +101,8 @@ export class Tally {
       (kind === 'shown' ? SHOWN : isRated ? ATTEMPTS : PICKED) |
       (footage.setting === 'competition' ? COMPETITION : 0) |
       (result === 'success' ? SUCCESS : 0) |
-      (result === 'partial' ? PARTIAL : 0)
+      (result === 'partial' ? PARTIAL : 0) |
+      (isPartProposed(flags) ? PROPOSED : 0)
     );
   }
 
@@ -131,12 +134,16 @@ export class Tally {
     const key = this.keys[row]!;
     let line = this.lines.get(key);
     if (!line) {
-      line = { key, competition: emptyAcc(), training: emptyAcc(), picked: 0, shown: 0, rows: new Set() };
+      line = { key, competition: emptyAcc(), training: emptyAcc(), picked: 0, shown: 0, proposed: 0, rows: new Set() };
       this.lines.set(key, line);
     }
     if (by > 0) line.rows.add(row);
     else line.rows.delete(row);
     if (line.rows.size === 0) this.lines.delete(key);
+    if (part & PROPOSED) {
+      line.proposed += by;
+      this.totals.proposed += by;
+    }
     if (total !== 'attempts') {
       line[total] += by;
       return;
@@ -192,6 +199,7 @@ export class Tally {
       training: plain(open.training),
       picked: open.picked,
       shown: open.shown,
+      proposed: open.proposed,
       attemptIds: seen.map((row) => table.ids[row]!),
       gripsAtCommit: this.gripSet(commitGrips[telling]!),
       gripsAtEnd: this.gripSet(endGrips[telling]!),

@@ -30,6 +30,8 @@ export type Line = {
   readonly picked: number;
   /** Demonstrations and drills. */
   readonly shown: number;
+  /** Of all these, rated, picked and shown, that ended in `to`: those of which something was proposed and is not confirmed. They are counted like the others. */
+  readonly proposed: number;
   /** Every attempt behind it, the most telling first: rated successes, then other rated ones, picked, shown; then by id. */
   readonly attemptIds: readonly string[];
   readonly gripsAtCommit: GripSet;
@@ -43,4 +45,5 @@ export type LineBook = {
   readonly unplaced: number;
   readonly drafts: number;
   readonly picked: number;
+  readonly proposed: number;
 };

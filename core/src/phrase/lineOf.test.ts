@@ -48,12 +48,29 @@ describe('an attempt as a line', () => {
       expect({ ...after, controls: after.controls.map(controlKey) }).toEqual({
         ...attempt,
         ...following,
+        proposed: Object.keys(following),
         controls: attempt.controls.map(controlKey),
       });
       if (line.stays.length) stays++;
     }
     // nearly all of it can be said
     expect(stays).toBeLessThan(8);
+  });
+
+  test('when parts only follow, the line should not say them, and keeping it leave them proposed', () => {
+    for (const attempt of someAttempts(12, 60)) {
+      const line = lineOf({ ...attempt, proposed: ['result'] }, words, {});
+      expect(line.before.result).toBe(undefined);
+    }
+    const attempt: Attempt = { ...told, proposed: ['result'] };
+    const { text, before } = lineOf(attempt, words, {});
+    expect(text).toBe('from half guard top; knee-through pass; ends in side control top');
+    const keep = (typed: string): Attempt => {
+      const said = partsSaid(readPhrase(typed, words), typed, words, () => 'new');
+      return { ...attempt, ...changesSaid(attempt, said, null, words, before).changes };
+    };
+    expect(keep(text)).toEqual(attempt);
+    expect(keep(`${text}; failed`)).toEqual({ ...attempt, result: 'failed', proposed: [] });
   });
 
   test('when something is taken out of the line, it should be taken out of the attempt, and nothing else', () => {

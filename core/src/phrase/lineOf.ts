@@ -32,11 +32,15 @@ const clausesOf = (attempt: Attempt, words: Words): readonly Clause[] => {
     attempt.controls.filter((c) => c.holder === holder).map((c) => sayControl(c, words));
   const some = (part: keyof SaidParts, text: string | null | undefined): readonly Clause[] =>
     text ? [{ part, text }] : [];
-  const { state, lead } = attempt;
+  const { lead, proposed } = attempt;
+  // what only follows is not typed: it follows again
+  const typed = <F extends 'state' | 'action' | 'finish' | 'result'>(field: F): Attempt[F] | null =>
+    proposed.includes(field) ? null : attempt[field];
+  const [state, action, finish, result] = [typed('state'), typed('action'), typed('finish'), typed('result')];
   return [
     ...some('state', state && `from ${lead ? `${lead} ` : ''}${placeText(state, words)}`),
     ...holds('subject').map((text): Clause => ({ part: 'controls', text: `with ${text}` })),
-    ...some('action', attempt.action && words.name('action', attempt.action)),
+    ...some('action', action && words.name('action', action)),
     ...some('intent', attempt.intent === 'bait' ? 'as bait' : null),
     ...holds('opponent').map((text): Clause => ({ part: 'controls', text: `they have ${text}` })),
     ...attempt.reactions.map(({ what, isAction }): Clause => ({
@@ -44,8 +48,8 @@ const clausesOf = (attempt: Attempt, words: Words): readonly Clause[] => {
       text: `they ${words.name(isAction ? 'action' : 'reaction', what)}`,
     })),
     ...some('depth', does && attempt.depth !== null ? depthWord(does, attempt.depth) : null),
-    ...some('finish', attempt.finish && finishText(attempt.finish, words)),
-    ...some('result', attempt.result && RESULT_WORDS[attempt.result]),
+    ...some('finish', finish && finishText(finish, words)),
+    ...some('result', result && RESULT_WORDS[result]),
     ...attempt.reasons.map(({ reason }): Clause => ({
       part: 'reasons',
       text: `because ${words.name('reason', reason)}`,

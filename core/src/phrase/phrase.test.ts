@@ -283,6 +283,29 @@ describe('what a phrase changes', () => {
     expect(changesOf('mount, armbar, failed', empty).following).toEqual({});
   });
 
+  test('when something follows though nobody said it, it should stand as proposed until it is said, and follow anew from what is said then', () => {
+    const once: Attempt = { ...empty, ...changesOf('knee slice, they frame, side control', empty).changes };
+    // the place they were left in, who is on top in the end, and how it went
+    expect([...once.proposed].sort()).toEqual(['finishRole', 'result', 'state']);
+    const other: Attempt = { ...once, ...changesOf('half guard bottom', once).changes };
+    expect(other).toMatchObject({ state: { position: 'half-guard', role: 'bottom' }, finish: once.finish });
+    const ends: Attempt = { ...once, ...changesOf('ends in half guard top', once).changes };
+    expect(ends).toMatchObject({ state: left, result: 'failed' });
+    expect([...ends.proposed].sort()).toEqual(['result', 'state']);
+    const said: Attempt = { ...ends, ...changesOf('from half guard top, failed', ends).changes };
+    expect(said.proposed).toEqual([]);
+    expect(changesOf('half guard top, knee slice, ends in side control top, worked', empty).changes.proposed).toBe(
+      undefined,
+    );
+  });
+
+  test('when what followed follows no more, it should not stand as if somebody had said it', () => {
+    const once: Attempt = { ...empty, ...changesOf('half guard top, knee slice, side control', empty).changes };
+    expect([once.result, once.proposed]).toEqual(['success', ['finishRole', 'result']]);
+    const bait: Attempt = { ...once, ...changesOf('knee slice as bait', once).changes };
+    expect([bait.intent, bait.result, bait.proposed]).toEqual(['bait', null, ['finishRole']]);
+  });
+
   test('when a phrase is said twice, nothing should stand there twice, and what was there stay', () => {
     const text = 'with far underhook and left collar, knee slice, they frame then hip out, failed because late';
     const once: Attempt = { ...empty, ...changesOf(text, empty).changes };

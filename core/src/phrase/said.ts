@@ -1,6 +1,7 @@
 import {
   BARE_HOLD,
   RESULT_WORDS,
+  PROPOSED_PARTS,
   controlKey,
   depthWord,
   finishId,
@@ -13,6 +14,7 @@ import {
   type Control,
   type DoubtField,
   type Finish,
+  type ProposedPart,
   type State,
 } from '../attempts/index.js';
 import type { Words } from '../vocabulary/index.js';
@@ -88,6 +90,7 @@ export type AskedPart = { readonly field: DoubtField; readonly text: string };
 export type SaidAttempt = {
   /** What was typed, and is certain. */ readonly parts: SaidParts;
   /** What nobody typed, and follows. */ readonly proposed: SaidParts;
+  /** Places of which the role was not typed, and follows. */ readonly roles: readonly ('stateRole' | 'finishRole')[];
   readonly asked: readonly AskedPart[];
 };
 
@@ -159,16 +162,19 @@ export const partsSaid = (
     const parts: Writable = {};
     const proposed: Writable = {};
     const asked: AskedPart[] = [];
-    for (const { meant, from, to, status } of reading.parts.filter((p) => p.attempt === attempt)) {
+    const roles: ('stateRole' | 'finishRole')[] = [];
+    for (const { meant, from, to, status, because } of reading.parts.filter((p) => p.attempt === attempt)) {
       if (status === 'proposed') {
         if (!layIn(proposed, meant, words, newId)) continue;
       } else if (status === 'asked' || !layIn(parts, meant, words, newId)) {
         left.push({ from, to });
         const field = DOUBTED[meant.part];
         if (field) asked.push({ field, text: text.slice(from, to) });
+      } else if (because !== undefined && (meant.part === 'position' || meant.part === 'finish')) {
+        roles.push(meant.part === 'position' ? 'stateRole' : 'finishRole');
       }
     }
-    return { parts, proposed, asked };
+    return { parts, proposed, roles, asked };
   });
   // what stands beside each other is one
   const runs: { from: number; to: number }[] = [];
@@ -219,19 +225,46 @@ const listed = <T>(
 };
 const plainKey = (c: Control): string => controlKey({ ...c, ...BARE_HOLD, reach: c.reach });
 
+/** What an attempt is without what was only proposed: that is concluded anew from what is said now. */
+const withoutProposed = ({ proposed }: Attempt): Writable =>
+  Object.fromEntries(
+    proposed.flatMap((part) =>
+      part === 'state' || part === 'action' || part === 'finish' || part === 'result' ? [[part, UNSAID[part]]] : [],
+    ),
+  );
+
+/** What stands only because it follows, after a line: what follows now, and what was so before and is not said by it. */
+const proposedAfter = (
+  attempt: Attempt,
+  { parts, roles }: Pick<SaidAttempt, 'parts' | 'roles'>,
+  following: Following,
+): readonly ProposedPart[] => {
+  const isStill: Readonly<Record<ProposedPart, boolean>> = {
+    subject: following.subject !== undefined || (parts.subject === undefined && attempt.proposed.includes('subject')),
+    state: following.state !== undefined,
+    stateRole: parts.state ? roles.includes('stateRole') : attempt.proposed.includes('stateRole'),
+    action: following.action !== undefined,
+    finish: following.finish !== undefined,
+    finishRole: parts.finish ? roles.includes('finishRole') : attempt.proposed.includes('finishRole'),
+    result: following.result !== undefined,
+  };
+  return PROPOSED_PARTS.filter((part) => isStill[part]);
+};
+
 /**
  * What a phrase changes in an attempt: what is typed stands instead of what stood there, lists too. `before` is what the line said before it was changed: what it said then
  * and says no more is taken out. Where no place was said, that in which the attempt before left things follows (`left`, as this subject sees it); what is
- * proposed follows where nothing is said; where no result was, the one that follows from the finish.
+ * proposed follows where nothing is said or was only proposed before; where no result was, the one that follows from the finish. What follows is marked as proposed.
  */
 export const changesSaid = (
   attempt: Attempt,
-  { parts, proposed }: Pick<SaidAttempt, 'parts' | 'proposed'>,
+  said: Pick<SaidAttempt, 'parts' | 'proposed' | 'roles'>,
   left: State | null,
   words: Words,
   before: SaidParts = {},
-): { readonly changes: SaidParts; readonly following: Following } => {
-  const taken: Writable = {};
+): { readonly changes: SaidParts & Partial<Pick<Attempt, 'proposed'>>; readonly following: Following } => {
+  const { parts, proposed } = said;
+  const taken: Writable = withoutProposed(attempt);
   for (const field of SINGLE)
     if (field !== 'subject' && before[field] !== undefined && parts[field] === undefined)
       (taken as Record<string, unknown>)[field] = UNSAID[field];
@@ -251,11 +284,15 @@ export const changesSaid = (
   const controls = listed(attempt.controls, parts.controls, before.controls, plainKey);
   const reactions = listed(attempt.reactions, parts.reactions, before.reactions, (r) => r.what);
   const reasons = listed(attempt.reasons, parts.reasons, before.reasons, (r) => r.reason);
+  const stillProposed = proposedAfter(attempt, said, following);
+  const isSameProposed =
+    stillProposed.length === attempt.proposed.length && stillProposed.every((p) => attempt.proposed.includes(p));
   return {
     changes: {
       ...taken,
       ...single,
       ...following,
+      ...(isSameProposed ? {} : { proposed: stillProposed }),
       ...(controls ? { controls } : {}),
       ...(reactions ? { reactions } : {}),
       ...(reasons ? { reasons: reasons.map((r, i) => ({ ...r, main: i === 0 })) } : {}),

@@ -1,5 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { BARE_CLIP, type Attempt, type Instant } from '@odograph/core';
+import { BARE_CLIP, asSaid, type Attempt, type Instant } from '@odograph/core';
 import type {
   AttemptEdit,
   AttemptFields,
@@ -135,6 +135,7 @@ export class ClipsService {
         errors: [],
         answers: [],
         doubts: [],
+        proposed: [],
         ...scalarRow({ ...timed, startFrame, endFrame }, times),
         footageId: angle.footageId,
         angleId: clip.angleId,
@@ -210,7 +211,7 @@ export class ClipsService {
     const commit = changes.commitFrame === undefined ? (before.commit?.frame ?? null) : changes.commitFrame;
     if ('startFrame' in changes || 'endFrame' in changes || 'commitFrame' in changes)
       this.checkInstants(angle.fromFrame, start, commit, end, angle.toFrame);
-    const timed = timedParts(changes, angle, times, 'changes');
+    const timed = timedParts(asSaid(before, changes), angle, times, 'changes');
     const touched = await this.changes.edit(session, editId, async (edit) => {
       await this.checkReferences(edit, changes, id, before.footageId, 'changes');
       await edit.update(

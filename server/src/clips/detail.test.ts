@@ -48,6 +48,18 @@ describe('what is said of an attempt in detail', () => {
     expect((await attemptNow(attempt.id)).errors).toEqual([]);
   });
 
+  test('when a part is set that was only proposed, it should be said, and be proposed again when that is undone', async () => {
+    const { attempt } = await made();
+    await change('attempts', attempt.id, { result: 'failed', proposed: ['stateRole', 'result'] });
+    expect((await attemptNow(attempt.id)).proposed).toEqual(['stateRole', 'result']);
+    await change('attempts', attempt.id, { result: 'failed' }, 2);
+    expect(await attemptNow(attempt.id)).toMatchObject({ result: 'failed', proposed: ['stateRole'] });
+    await coach.ask('POST', '/api/undo', { editId: newId() });
+    expect(await attemptNow(attempt.id)).toMatchObject({ result: 'failed', proposed: ['stateRole', 'result'] });
+    for (const wrong of [['result', 'result'], ['grips'], 'result'])
+      expect((await change('attempts', attempt.id, { proposed: wrong }, 4)).status).toBe(400);
+  });
+
   test('when an attempt is said to answer what was met elsewhere, that should be kept and undone, and refused by name where a word is not known', async () => {
     const { attempt } = await made();
     const answer = {

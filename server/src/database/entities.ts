@@ -113,6 +113,7 @@ export const ENTITIES = {
       errors: { type: DataTypes.JSON },
       answers: { type: DataTypes.JSON },
       doubts: { type: DataTypes.JSON },
+      proposed: { type: DataTypes.JSON },
       startFrame: int,
       startPts: num,
       commitFrame: int,

@@ -10,8 +10,19 @@ import * as detail from './migrations/0005-detail.js';
 import * as answers from './migrations/0006-answers.js';
 import * as doors from './migrations/0007-doors.js';
 import * as media from './migrations/0008-media.js';
+import * as proposed from './migrations/0009-proposed.js';
 
-const MIGRATIONS = [first, peopleWordsRoutes, jobsUploads, marksReach, detail, answers, doors, media] as const;
+const MIGRATIONS = [
+  first,
+  peopleWordsRoutes,
+  jobsUploads,
+  marksReach,
+  detail,
+  answers,
+  doors,
+  media,
+  proposed,
+] as const;
 
 /** All migrations, in order; numbered, reversible. */
 export const migrator = (sequelize: Sequelize): Umzug<ReturnType<Sequelize['getQueryInterface']>> =>

@@ -221,6 +221,7 @@ export const SAID_AS_IS = [
   'errors',
   'answers',
   'doubts',
+  'proposed',
 ] as const satisfies readonly (keyof Attempt)[];
 
 export const toAttempt = (

@@ -7,6 +7,7 @@ type Counts = {
   readonly successes: number;
   readonly picked: number;
   readonly shown: number;
+  readonly proposed: number;
   readonly interval: Interval | undefined;
 };
 
@@ -21,6 +22,7 @@ export const evidenceText = (line: Counts): string => {
   const ended = line.count === line.attempts ? '' : `, ended here ${line.count}`;
   const rated = line.attempts ? [`seen ${line.attempts}${ended}, worked ${line.successes}`] : [];
   const parts = [...rated, ...also];
+  if (line.proposed) parts.push(`of these ${line.proposed} proposed`);
   if (!line.attempts && !line.picked) parts.push('nothing known of how well it works');
   return parts.join('; ');
 };

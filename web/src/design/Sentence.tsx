@@ -1,7 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import type { SaidPart } from '@odograph/core';
 
-/** An attempt read back as one sentence; parts that were not said stand out. */
+/** An attempt read back as one sentence; parts that were not said stand out, and those that only follow are dotted. */
 export const Sentence = ({
   said,
   subject,
@@ -28,6 +28,7 @@ export const Sentence = ({
             {...(part.part === 'who' ? { color: subject === 'a' ? 'us' : 'them', fontWeight: '600' } : {})}
             {...(part.part === 'entry' ? { fontWeight: '600' } : {})}
             {...(part.missing ? { color: 'inkSoft', fontStyle: 'italic' } : {})}
+            {...(part.proposed ? { borderBottom: '1.5px dotted', borderColor: 'field', 'data-proposed': true } : {})}
           >
             {part.text}
           </Box>

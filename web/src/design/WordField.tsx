@@ -60,6 +60,8 @@ export type WordFieldProps<T> = {
   readonly several?: boolean;
   /** What follows from the rest: shown with a question mark while nothing is said, and taken by Enter. */
   readonly proposed?: { readonly value: T; readonly name: string } | null;
+  /** What is said here stands only because it follows; Enter says that it is so. */
+  readonly onConfirm?: (() => void) | undefined;
   /** A text that ends in a question mark: nobody has a word for it yet, or, with nothing before the mark, what is said is unsure. */
   readonly onDoubt?: ((text: string) => void) | undefined;
   /** A text with a comma that begins no choice: more than this part is being said. */
@@ -88,6 +90,7 @@ export const WordField = <T,>(props: WordFieldProps<T>): React.JSX.Element => {
     several = false,
     onLine,
     onDoubt,
+    onConfirm,
     proposed = null,
     opens = 'down',
     name,
@@ -167,6 +170,7 @@ export const WordField = <T,>(props: WordFieldProps<T>): React.JSX.Element => {
     if (event.key === 'Enter' && !isTaking) {
       event.preventDefault();
       if (typed === null && shownProposal) onPick(shownProposal.value);
+      else if (typed === null) onConfirm?.();
       if (typed === '' && onClear && !several) onClear();
       if (isUnknown) return;
       const [first] = items;
@@ -208,6 +212,7 @@ export const WordField = <T,>(props: WordFieldProps<T>): React.JSX.Element => {
           name,
           autoFocus: isFresh,
           placeholder: hint,
+          fontStyle: onConfirm && typed === null ? 'italic' : undefined,
           size: Math.max(text.length, hint.length, 4),
           autoComplete: 'off',
           spellCheck: false,

@@ -16,6 +16,7 @@ export type MapPicture = {
     readonly shown: number;
     readonly picked: number;
     readonly unplaced: number;
+    readonly proposed: number;
     readonly drafts: number;
   };
 };

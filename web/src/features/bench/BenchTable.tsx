@@ -135,6 +135,11 @@ export const BenchTable = ({
   }, [bench.clips, selected]);
 
   const repeating = useRepeating(selected, before);
+  /** What follows is right: nothing of the attempt in hand is proposed any more. */
+  const confirm = (): void => {
+    if (selected)
+      edit({ kind: 'attempt', id: selected.attempt.id, changes: { proposed: [] }, patch: { proposed: [] } });
+  };
   /** The instant that is shown; undefined where the attempt in hand is told from another camera. */
   const now = (): Instant | undefined =>
     table && selected?.attempt.angleId === bench.angle.id ? instantAt(table, frame()) : undefined;
@@ -180,6 +185,7 @@ export const BenchTable = ({
     },
     t: () => asking.open('clock'),
     ...repeating.keys,
+    ...(selected?.attempt.proposed.length ? { '=': confirm } : {}),
     ...instants.keys,
     ...loops.keys,
     ...chain.keys,

@@ -107,6 +107,7 @@ export const ClipsHere = ({
   };
   const doubts = [...new Set(bench.clips.map((v) => v.attempt))].reduce((n, a) => n + a.doubts.length, 0);
   const drafts = bench.clips.filter((v) => v.missing.length > 0).length;
+  const proposed = bench.clips.filter((v) => v.attempt.proposed.length > 0).length;
   return (
     <Box as="section" aria-label="Clips of this footage" height="100%" overflowY="auto" borderLeftWidth="1px">
       <Box paddingInline="4" paddingTop="3" paddingBottom="2.5" borderBottomWidth="1px">
@@ -164,6 +165,7 @@ export const ClipsHere = ({
         {marks && <MarksHere marks={marks} onNext={onMark} />}
         <Box fontSize="14px" color="inkSoft" marginTop="1" data-testid="clip-count">
           {T.count(bench.clips.length, drafts)}
+          {proposed > 0 && T.proposed(proposed)}
           {doubts > 0 && (
             <>
               {', '}

@@ -6,7 +6,7 @@ import { editQueued, useEdit, useWords } from '../library/index.js';
 import { LINE_TEXT as T } from './bench.text.js';
 import { Caps } from './Caps.js';
 import { followingText, useLineContext, useStateLeft } from './lineContext.js';
-import { chainSaid, doubtsAsked } from './lineSaid.js';
+import { CONFIRMED, chainSaid, doubtsAsked } from './lineSaid.js';
 import { leftIn } from './leftIn.js';
 import { instantAt, newClipEdit } from './newClip.js';
 import { PhraseLine } from './PhraseLine.js';
@@ -43,7 +43,7 @@ export const MarkLine = ({
   const state = useStateLeft(left);
   const context = useLineContext(athletes, footage, state);
   /** The clip that the line makes, with all that it says. */
-  const made = (reading: PhraseReading, typed: string) => {
+  const made = (reading: PhraseReading, typed: string, isRight: boolean) => {
     const said = partsSaid(reading, typed, words, newId);
     const { parts, note, proposed, asked, further } = said;
     const bare = newClipEdit({
@@ -53,12 +53,13 @@ export const MarkLine = ({
     });
     const start = instantAt(table, mark.frame);
     const isNamed = parts.subject !== undefined || proposed.subject !== undefined;
-    const { changes: told, following } = changesSaid({ ...bare.attempt, start }, said, isNamed ? null : state, words);
+    const { changes: found, following } = changesSaid({ ...bare.attempt, start }, said, isNamed ? null : state, words);
     const doubts = doubtsAsked([], asked, start);
+    const told = isRight ? { ...found, ...CONFIRMED } : found;
     const changes = doubts.length ? { ...told, doubts } : told;
     const clip = { ...bare.clip, note };
     const chain = further.length
-      ? chainSaid({ ...bare.attempt, ...changes, start, end: bare.attempt.end }, further, table, words)
+      ? chainSaid({ ...bare.attempt, ...changes, start, end: bare.attempt.end }, further, table, words, isRight)
       : null;
     const end = chain?.end ?? bare.attempt.end;
     return {
@@ -83,14 +84,14 @@ export const MarkLine = ({
       reading.parts.every((p) => p.meant.part === 'position' || p.meant.part === 'who') && reading.attempts === 1;
     return isOnly && parts.state ? { state: parts.state, subject: parts.subject ?? subject, note } : null;
   };
-  const keep = (reading: PhraseReading, typed: string): void => {
+  const keep = (reading: PhraseReading, typed: string, isRight: boolean): void => {
     const sighted = sightedIn(reading, typed);
     if (sighted) {
       edit({ kind: 'moment', id: mark.moment.id, changes: sighted, patch: sighted });
       onSighted();
       return;
     }
-    const { edit: clipEdit, chain } = made(reading, typed);
+    const { edit: clipEdit, chain } = made(reading, typed, isRight);
     const attemptId = clipEdit.attempt.id;
     dispatch(editQueued(clipEdit));
     if (chain) dispatch(editQueued({ kind: 'new clips', editId: newId(), made: chain.made }));
@@ -103,7 +104,7 @@ export const MarkLine = ({
     sightedIn(reading, typed)
       ? T.sighting
       : reading.parts.length
-        ? followingText(made(reading, typed).following, words, athletes)
+        ? followingText(made(reading, typed, false).following, words, athletes)
         : null;
   return (
     <Flex minHeight="64px" paddingInline="4" paddingBlock="1.5" borderTopWidth="1px" gap="4" data-testid="mark">

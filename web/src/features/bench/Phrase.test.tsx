@@ -60,6 +60,20 @@ describe('the phrase', () => {
     forget();
   });
 
+  test('when parts were only proposed, Enter in one should confirm it, and one button all of them', async () => {
+    const proposed = attemptWith('1', { result: 'success', proposed: ['stateRole', 'result'] });
+    const { user, part, changes } = await show(proposed);
+    expect(screen.getByTestId('proposed').textContent).toContain('from ');
+    await user.click(part('Result'));
+    await user.keyboard('{Enter}');
+    expect(changes()).toEqual([{ result: 'success' }]);
+    // what is said is not proposed any more, before the server says so
+    expect(screen.getByTestId('proposed').textContent).not.toContain('worked');
+    await user.click(screen.getByRole('button', { name: /That’s right/ }));
+    expect(changes()).toEqual([{ result: 'success' }, { proposed: [] }]);
+    expect(screen.queryByTestId('proposed')).toBeNull();
+  });
+
   test('when a clip was just made, its position should have the hand, and Enter lead from part to part', async () => {
     const { user, part, changes, onLeave } = await show(attemptWith('1'));
     expect(document.activeElement).toBe(part('From position'));

@@ -19,6 +19,7 @@ import { Doubted } from './Doubted.js';
 import { leftIn } from './leftIn.js';
 import { NoteField } from './NoteField.js';
 import { Odd } from './Odd.js';
+import { Proposed } from './Proposed.js';
 import { SeenFrom } from './SeenFrom.js';
 import { HowFar, MoreOfIt, Restart } from './PhraseTail.js';
 import { SameTry } from './SameTry.js';
@@ -70,7 +71,7 @@ export const Phrase = (props: Props): React.JSX.Element => {
   const words = useWords(view.footage.id);
   const edit = useEdit();
   const { find, proposed } = useFinders(view, words, useUsual(words), leftIn(before, view.attempt.subject)[0]);
-  const { attempt, change, doubt } = useSaying(view, isMirrored, now);
+  const { attempt, change, confirm, doubt } = useSaying(view, isMirrored, now);
   const [isMore, setMore] = useState(false);
   const sentence = useRef<HTMLDivElement>(null);
   const taken = useEffectEvent(() => onTaken?.());
@@ -98,7 +99,7 @@ export const Phrase = (props: Props): React.JSX.Element => {
   const own = attempt.controls.filter((c) => c.holder === 'subject');
   const theirs = attempt.controls.filter((c) => c.holder === 'opponent');
   const cautions = attemptCautions({ action: attempt.action, finish: end?.finish ?? null }, words);
-  const saying: Saying = { attempt, words, find, proposed, change, next, onLine, doubt };
+  const saying: Saying = { attempt, words, find, proposed, change, confirm, next, onLine, doubt };
   const soft = (text: string): React.JSX.Element => (
     <Box as="span" color="inkSoft">
       {text}
@@ -145,6 +146,7 @@ export const Phrase = (props: Props): React.JSX.Element => {
             find={find.who}
             onLine={onLine}
             opens="up"
+            onConfirm={confirm('subject')}
             onPick={(subject) => change({ subject })}
             onNext={next}
           />
@@ -159,6 +161,7 @@ export const Phrase = (props: Props): React.JSX.Element => {
           opens="up"
           proposed={proposed.from}
           onDoubt={doubt('state')}
+          onConfirm={confirm('state')}
           onPick={(state) => change({ state })}
           onClear={() => change({ state: null })}
           onNext={next}
@@ -188,6 +191,7 @@ export const Phrase = (props: Props): React.JSX.Element => {
             onLine={onLine}
             opens="up"
             onDoubt={doubt('action')}
+            onConfirm={confirm('action')}
             onPick={(action) => change({ action })}
             onClear={() => change({ action: null })}
             onNext={next}
@@ -221,6 +225,7 @@ export const Phrase = (props: Props): React.JSX.Element => {
           opens="up"
           proposed={proposed.finish}
           onDoubt={doubt('finish')}
+          onConfirm={confirm('finish')}
           onPick={(finish) => change({ finish })}
           onClear={() => change({ finish: null })}
           onNext={next}
@@ -238,6 +243,7 @@ export const Phrase = (props: Props): React.JSX.Element => {
             onLine={onLine}
             opens="up"
             onDoubt={doubt('result')}
+            onConfirm={confirm('result')}
             onPick={(result) => change({ result })}
             onClear={() => change({ result: null })}
             onNext={next}
@@ -259,6 +265,7 @@ export const Phrase = (props: Props): React.JSX.Element => {
       </Box>
       {children}
       {same && onSame && <SameTry other={same} onSame={() => onSame(same)} />}
+      <Proposed saying={saying} athletes={athletes} />
       <Odd view={view} before={before} words={words} isMirrored={isMirrored} />
       <CautionNote cautions={cautions} short />
     </Flex>

@@ -95,12 +95,16 @@ type Props = {
     reading: PhraseReading,
     text: string,
   ) => string | null;
-  readonly onKeep: (reading: PhraseReading, text: string) => void;
+  /** `isRight`: what follows though nobody said it is right, too. */ readonly onKeep: (
+    reading: PhraseReading,
+    text: string,
+    isRight: boolean,
+  ) => void;
   readonly onLeave: () => void;
 };
 
 /**
- * The whole attempt in one line: what it is understood as stands under it while it is typed: certain, asked about, noted, proposed. Enter keeps it, Escape leaves it, arrows answer
+ * The whole attempt in one line: what it is understood as stands under it while it is typed: certain, asked about, noted, proposed. Enter keeps it, with Ctrl what is proposed is confirmed, Escape leaves it, arrows answer
  * and choose among close readings, F2 says what an unknown word is.
  */
 export const PhraseLine = (props: Props): React.JSX.Element => {
@@ -133,7 +137,7 @@ export const PhraseLine = (props: Props): React.JSX.Element => {
       onLeave();
     } else if (event.key === 'Enter') {
       event.preventDefault();
-      if (text.trim()) onKeep(reading, text);
+      if (text.trim()) onKeep(reading, text, event.ctrlKey || event.metaKey);
       else onLeave();
     } else if (event.key === 'F2' && unknown.length) {
       event.preventDefault();

@@ -114,6 +114,21 @@ describe('an attempt in one line', () => {
     ]);
   });
 
+  test('when something follows, Enter should keep it as proposed, and Ctrl and Enter as said', async () => {
+    const typed = 'half guard top, knee slice, ends in side control top';
+    const { user, line, edits, understood } = await show(attemptWith('1'));
+    await user.type(line, typed);
+    expect(understood()).toContain('and so, unless you say otherwise: worked');
+    await user.keyboard('{Enter}');
+    expect(edits()).toMatchObject([{ changes: { result: 'success', proposed: ['result'] } }]);
+    cleanup();
+    forget();
+    const confirmed = await show(attemptWith('1'));
+    await confirmed.user.type(confirmed.line, typed);
+    await confirmed.user.keyboard('{Control>}{Enter}{/Control}');
+    expect(confirmed.edits()).toMatchObject([{ changes: { result: 'success', proposed: [] } }]);
+  });
+
   test('when the line tells two tries, each should become a clip, the second from where the first ends', async () => {
     const { user, line, edits, understood } = await show(
       attemptWith('1', { start: { frame: 0, pts: 0 }, end: { frame: 40, pts: 40 } }),

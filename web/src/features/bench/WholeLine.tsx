@@ -7,7 +7,7 @@ import { editQueued, useEdit, useWords, type ClipView } from '../library/index.j
 import { useTimeTable } from '../player/index.js';
 import { LINE_TEXT as T } from './bench.text.js';
 import { followingText, useLineContext, useStateLeft } from './lineContext.js';
-import { chainSaid, doubtsAsked } from './lineSaid.js';
+import { CONFIRMED, chainSaid, doubtsAsked } from './lineSaid.js';
 import { PhraseLine } from './PhraseLine.js';
 
 /** What is not understood goes behind what the note says already. */
@@ -44,8 +44,9 @@ export const WholeLine = ({
     const said = partsSaid(reading, text, words, newId);
     return { ...said, ...changesSaid(attempt, said, state, words, opened.before) };
   };
-  const keep = (reading: PhraseReading, text: string): void => {
-    const { changes: told, note, asked, further } = changed(reading, text);
+  const keep = (reading: PhraseReading, text: string, isRight: boolean): void => {
+    const { changes: found, note, asked, further } = changed(reading, text);
+    const told = isRight ? { ...found, ...CONFIRMED } : found;
     const doubts = doubtsAsked(
       attempt.doubts.filter((d) => !(d.field in told)),
       asked,
@@ -61,7 +62,7 @@ export const WholeLine = ({
       end: isHere ? attempt.end : clip.out,
     };
     const chain =
-      further.length && table ? chainSaid({ ...attempt, ...changes, ...spanOf }, further, table, words) : null;
+      further.length && table ? chainSaid({ ...attempt, ...changes, ...spanOf }, further, table, words, isRight) : null;
     if (Object.keys(changes).length || chain)
       edit({
         kind: 'attempt',

@@ -30,6 +30,12 @@ export const LINE_TEXT = {
   or: (others: readonly string[]): string => `(↓ or ${others.join(', or ')})`,
 } as const;
 
+/** What stands though nobody said it. */
+export const PROPOSED_TEXT = {
+  said: (what: readonly string[]): string => `Nobody said it, it follows: ${what.join('; ')}.`,
+  confirm: 'That’s right ({=})',
+} as const;
+
 /** What does not go together; told, never changed. */
 export const ODD_TEXT = {
   lead: 'Does not go together:',
@@ -235,6 +241,7 @@ export const BENCH_TEXT = {
     return drafts === 0 ? all : `${all}, ${drafts === 1 ? '1 draft' : `${drafts} drafts`}`;
   },
   doubts: (n: number): string => (n === 1 ? '1 doubt' : `${n} doubts`),
+  proposed: (n: number): string => `, ${n} with something proposed`,
   kept: (share: number): string =>
     share === 1
       ? 'The picture is in this browser: it plays without the server.'

@@ -34,6 +34,7 @@ export const PICTURE_KEYS: readonly Hint[] = [
   { keys: 'F', does: 'again, failed', press: 'f', when: 'fresh clip' },
   { keys: 'Y', does: 'again, other side', press: 'y', when: 'fresh clip' },
   { keys: 'Q', does: 'same grips', press: 'q', when: 'fresh clip' },
+  { keys: '=', does: 'what follows is right', press: '=', when: 'told clip' },
   { keys: 'R', does: 'backwards', press: 'r', when: 'told clip' },
   { keys: 'R', does: 'backwards', press: 'r', when: 'no clip' },
   { keys: 'G', does: 'go to', press: 'g', when: 'told clip' },
@@ -86,6 +87,7 @@ export const KEY_ACTIONS: readonly { readonly press: string; readonly does: stri
   { press: 'f', does: 'again, failed' },
   { press: 'y', does: 'again, other side' },
   { press: 'q', does: 'same grips' },
+  { press: '=', does: 'what follows is right' },
   { press: 't', does: 'what the clock shows' },
   { press: 'x', does: 'a stretch' },
   { press: 'c', does: 'next camera' },
@@ -130,6 +132,7 @@ export const LINE_KEYS: readonly Hint[] = [
   { keys: 'type', does: 'in any order' },
   { keys: '↑ ↓', does: 'another reading, where one is close' },
   { keys: 'enter', does: 'keep it' },
+  { keys: 'ctrl enter', does: 'keep it, what follows is right' },
   { keys: 'esc', does: 'part by part' },
 ];
 

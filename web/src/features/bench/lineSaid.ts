@@ -14,6 +14,9 @@ import { instantAt, newClipEdit } from './newClip.js';
 
 const LONGEST = 120;
 
+/** What follows though nobody said it is right. */
+export const CONFIRMED = { proposed: [] } as const satisfies Partial<Attempt>;
+
 /** What is asked about waits among the doubts, at the frame on which it was told: one for each part. */
 export const doubtsAsked = (before: readonly Doubt[], asked: readonly AskedPart[], at: Instant): readonly Doubt[] => {
   const doubts = new Map(before.map((d) => [d.field, d]));
@@ -33,6 +36,7 @@ export const chainSaid = (
   further: readonly SaidAttempt[],
   table: TimeTable,
   words: Words,
+  isRight: boolean,
 ): { readonly end: Instant; readonly made: readonly Made[] } => {
   const bounds = boundsOf(first.start.frame, first.end.frame, further.length + 1);
   let before = first.id;
@@ -43,7 +47,12 @@ export const chainSaid = (
     });
     const { changes } = changesSaid(bare.attempt, said, null, words);
     const doubts = doubtsAsked([], said.asked, bare.attempt.start);
-    const told: SaidParts & Pick<Attempt, 'followsId' | 'doubts'> = { ...changes, followsId: before, doubts };
+    const told: SaidParts & Partial<Attempt> = {
+      ...changes,
+      ...(isRight ? CONFIRMED : {}),
+      followsId: before,
+      doubts,
+    };
     before = bare.attempt.id;
     const { editId: _, ...body } = bare.body;
     void _;

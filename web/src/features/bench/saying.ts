@@ -1,4 +1,5 @@
 import {
+  isProposed,
   mirrorAttempt,
   mirrorControl,
   otherSide,
@@ -27,6 +28,7 @@ type Said = Pick<
   | 'errors'
   | 'answers'
   | 'doubts'
+  | 'proposed'
 >;
 export type SayChange = (changes: Partial<Said>) => void;
 
@@ -39,6 +41,8 @@ export type Saying = {
   readonly change: SayChange;
   readonly next: () => void;
   readonly onLine: (typed: string) => void;
+  /** Says that a part which only follows is so; nothing where somebody said it. */
+  readonly confirm: (field: 'subject' | 'state' | 'action' | 'finish' | 'result') => (() => void) | undefined;
   /** Keeps that a part is unsure, or that nobody has a word for it. */
   readonly doubt: (field: DoubtField) => (text: string) => void;
 };
@@ -51,7 +55,7 @@ export const useSaying = (
   view: ClipView,
   isMirrored: boolean,
   now: () => Instant,
-): Pick<Saying, 'attempt' | 'change' | 'doubt'> => {
+): Pick<Saying, 'attempt' | 'change' | 'confirm' | 'doubt'> => {
   const edit = useEdit();
   const { attempt } = view;
   const turned = (said: Partial<Said>): Partial<Said> =>
@@ -70,6 +74,7 @@ export const useSaying = (
   return {
     attempt: isMirrored ? mirrorAttempt(attempt) : attempt,
     change,
+    confirm: (field) => (isProposed(attempt, field) ? () => change({ [field]: attempt[field] }) : undefined),
     doubt: (field) => (text) =>
       change({
         doubts: [

@@ -216,6 +216,14 @@ const LIST = [
     valuesOf: (v) => [v.missing.length ? 'drafts' : 'complete'],
     textsOf: itself,
   },
+  {
+    key: 'known',
+    label: 'Said or proposed',
+    lead: 'with',
+    any: 'anything said or proposed',
+    valuesOf: (v) => [v.attempt.proposed.length ? 'something proposed' : 'everything said'],
+    textsOf: itself,
+  },
 ] as const satisfies readonly Facet[];
 
 export type FacetKey = (typeof LIST)[number]['key'];

@@ -1,4 +1,15 @@
-import type { Angle, Attempt, Clip, Footage, KeptRoute, Library, Moment, Person, WordChange } from '@odograph/core';
+import {
+  asSaid,
+  type Angle,
+  type Attempt,
+  type Clip,
+  type Footage,
+  type KeptRoute,
+  type Library,
+  type Moment,
+  type Person,
+  type WordChange,
+} from '@odograph/core';
 import type {
   AliasLines,
   AngleEdit,
@@ -140,8 +151,12 @@ const apply = (library: Library, edit: PendingEdit): Library => {
           edit.made.map((m) => m.clip),
         ),
       };
+    case 'attempt': {
+      // what is said is not proposed any more, as the server has it
+      const attempts = library.attempts.map((a) => (a.id === edit.id ? { ...a, ...asSaid(a, edit.patch) } : a));
+      return { ...library, attempts };
+    }
     case 'angle':
-    case 'attempt':
     case 'clip':
     case 'footage':
     case 'moment':

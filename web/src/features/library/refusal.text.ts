@@ -23,6 +23,7 @@ const FIELDS: Record<string, string> = {
   errors: 'mistakes',
   answers: 'what it answers',
   doubts: 'doubts',
+  proposed: 'what is proposed',
   followsId: 'what it follows',
   isCut: 'cut from what came before',
   offsetMs: 'when it starts',

@@ -35,7 +35,7 @@ describe('what went wrong, in words', () => {
 });
 
 describe('evidence in words', () => {
-  const line = { attempts: 12, count: 7, successes: 5, picked: 0, shown: 0, interval: undefined };
+  const line = { attempts: 12, count: 7, successes: 5, picked: 0, shown: 0, proposed: 0, interval: undefined };
 
   test('when attempts ended in several places, it should say how many ended here', () => {
     expect(evidenceText(line)).toBe('seen 12, ended here 7, worked 5');

@@ -13,6 +13,7 @@ import {
   type Finish,
   type KeptRoute,
   type KeyMoment,
+  type ProposedPart,
   type ReactionUse,
   type ReasonUse,
   type Result,
@@ -21,6 +22,16 @@ import {
 } from '@odograph/core';
 
 const list = (values: readonly string[]): string => (values.length ? values.join(', ') : 'none');
+
+const PROPOSED_TEXT: Readonly<Record<ProposedPart, string>> = {
+  subject: 'whose action it is',
+  state: 'position',
+  stateRole: 'side of the position',
+  action: 'entry',
+  finish: 'finish',
+  finishRole: 'side of the finish',
+  result: 'result',
+};
 
 /** Fields whose values are told in words of their own; the others read as they are. */
 const TELLERS: Readonly<Record<string, (value: never, words: Words) => string>> = {
@@ -37,6 +48,7 @@ const TELLERS: Readonly<Record<string, (value: never, words: Words) => string>> 
     list(value.map((e) => `${e.what === null ? 'a mistake' : words.name('reason', e.what)}, ${e.cause}`)),
   answers: (value: readonly AnswerUse[], words) => list(value.map((a) => metText(a, words))),
   doubts: (value: readonly Doubt[]) => list(value.map((d) => `${d.field} ${d.kind}`)),
+  proposed: (value: readonly ProposedPart[]) => list(value.map((part) => PROPOSED_TEXT[part])),
   keyMoments: (value: readonly KeyMoment[]) => list(value.map((m) => `${m.name} at frame ${m.at.frame}`)),
   loops: (value: readonly DetailLoop[]) => list(value.map((l) => `frames ${l.in.frame} to ${l.out.frame}`)),
   gi: (value: boolean) => (value ? 'gi' : 'no-gi'),

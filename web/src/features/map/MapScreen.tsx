@@ -98,6 +98,7 @@ export const MapScreen = (): React.JSX.Element => {
             {totals.attempts} attempts on {picture.lines.length} lines
             {totals.picked > 0 && `, ${totals.picked} picked`}
             {totals.shown > 0 && `, ${totals.shown} shown`}
+            {totals.proposed > 0 && T.proposed(totals.proposed)}
             {totals.drafts > 0 && `, ${totals.drafts} drafts not on it`}
             {totals.unplaced > 0 && `, ${totals.unplaced} unplaced`}
           </Box>

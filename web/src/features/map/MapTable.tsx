@@ -114,6 +114,7 @@ export const MapTable = ({
               </td>
               <td>{line.picked || ''}</td>
               <td>{line.shown || ''}</td>
+              <td>{line.proposed || ''}</td>
             </Box>
           ))}
         </tbody>

@@ -28,6 +28,7 @@ const lineWithoutEvidence = ({ id, from, action, to }: RouteStep): MapLine => ({
   training: NONE,
   picked: 0,
   shown: 0,
+  proposed: 0,
   attemptIds: [],
 });
 

@@ -1,0 +1,26 @@
+import type { Attempt, ProposedPart } from './types.js';
+
+/** The field of an attempt that says a part: the role of a place is said with the place. */
+const FIELD: Readonly<Record<ProposedPart, 'subject' | 'state' | 'action' | 'finish' | 'result'>> = {
+  subject: 'subject',
+  state: 'state',
+  stateRole: 'state',
+  action: 'action',
+  finish: 'finish',
+  finishRole: 'finish',
+  result: 'result',
+};
+
+/** Changes of an attempt with what they say no longer proposed: what somebody sets is said, unless the changes tell themselves what is proposed. */
+export const asSaid = <C extends Partial<Attempt>>(
+  { proposed }: Pick<Attempt, 'proposed'>,
+  changes: C,
+): C & { readonly proposed?: Attempt['proposed'] } => {
+  if (changes.proposed !== undefined) return changes;
+  const left = proposed.filter((part) => changes[FIELD[part]] === undefined);
+  return left.length === proposed.length ? changes : { ...changes, proposed: left };
+};
+
+/** Whether a field, or the role in it, stands only because it follows. */
+export const isProposed = ({ proposed }: Pick<Attempt, 'proposed'>, field: (typeof FIELD)[ProposedPart]): boolean =>
+  proposed.some((part) => FIELD[part] === field);
