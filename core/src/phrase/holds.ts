@@ -3,7 +3,7 @@ import type { ControlKind, Limb, Words } from '../vocabulary/index.js';
 import type { Line } from './line.js';
 import { isEveryday } from './everyday.js';
 import { SMALL } from './sayings.js';
-import { fit } from './slips.js';
+import { fit } from '../spelling/index.js';
 import type { Span } from './spans.js';
 
 /** A hold as it was said; what was not said is null. */

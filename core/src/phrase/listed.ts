@@ -2,7 +2,7 @@ import { RESULTS, RESULT_WORDS, depthWord, type Result } from '../attempts/index
 import { ACTION_KINDS, type Role } from '../vocabulary/index.js';
 import type { Line } from './line.js';
 import type { Piece, Pointer, Said } from './piece.js';
-import { fit } from './slips.js';
+import { fit } from '../spelling/index.js';
 import type { Token } from './tokens.js';
 
 /** Something that is said in words of its own, whatever the list of words. */

@@ -7,7 +7,7 @@ import { LineMemo, type Line } from './line.js';
 import { KNOWN, ROLES, listedAt, says, standsAlone } from './listed.js';
 import type { Piece, Said } from './piece.js';
 import { sayingsOf } from './sayings.js';
-import { fit } from './slips.js';
+import { fit } from '../spelling/index.js';
 import { spansAt, type Span } from './spans.js';
 import type { Token } from './tokens.js';
 import type { PhraseContext } from './types.js';

@@ -1,6 +1,6 @@
 import type { Words } from '../vocabulary/index.js';
 import { isEveryday } from './everyday.js';
-import { beginAlike, fitSpelled, spelled, type Spelled } from './slips.js';
+import { beginAlike, fitSpelled, spelled, type Spelled } from '../spelling/index.js';
 import { writtenTokens } from './tokens.js';
 
 /** What a way of saying something names. */

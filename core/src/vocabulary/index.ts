@@ -1,5 +1,5 @@
 export * from './types.js';
 export { SHIPPED_WORDS } from './shipped/index.js';
 export { Words, otherRole, shippedWords, withChanges } from './words.js';
-export { asCompared, matchWords, slipsToPrefix, tokens, type Match, type Sayable } from './matching.js';
+export { asCompared, matchWords, tokens, type Match, type Sayable } from './matching.js';
 export { cautionsOf, type Caution } from './cautions.js';

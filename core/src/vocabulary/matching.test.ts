@@ -1,32 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
-import fc from 'fast-check';
 import { entryChoices, finishChoices, placeChoices, resultChoices } from '../phrase/index.js';
-import { matchWords, shippedWords, slipsToPrefix, tokens, type Sayable } from './index.js';
+import { matchWords, shippedWords, tokens, type Sayable } from './index.js';
 
 const words = shippedWords();
 const best = <T>(typed: string, choices: readonly Sayable<T>[]): T | undefined => matchWords(typed, choices)[0]?.value;
-
-describe('slips of the key', () => {
-  test.each([
-    ['hlaf', 'half', 1],
-    ['haf', 'half', 1],
-    ['hal', 'half', 0],
-    ['hsalf', 'half', 1],
-    ['moutn', 'mount', 1],
-  ])('when "%s" is typed for "%s", %i slips should be counted', (typed, word, slips) => {
-    expect(slipsToPrefix(typed, word, 2)).toBe(slips);
-  });
-
-  test('when a word is begun, there should be no slip, and one wrong letter should never count as more than one', () => {
-    fc.assert(
-      fc.property(fc.stringMatching(/^[a-z]{4,12}$/), fc.nat(), fc.constantFrom(...'abcxyz'), (word, n, letter) => {
-        const at = n % word.length;
-        expect(slipsToPrefix(word.slice(0, at + 1), word, 2)).toBe(0);
-        expect(slipsToPrefix(word.slice(0, at) + letter + word.slice(at + 1), word, 2)).toBeLessThanOrEqual(1);
-      }),
-    );
-  });
-});
 
 describe('what a typed text means', () => {
   test.each([

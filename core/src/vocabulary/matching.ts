@@ -1,3 +1,5 @@
+import { fit as spelledFit } from '../spelling/index.js';
+
 /** Something that can be said in several ways. The first text is the name, the others are aliases. */
 export type Sayable<T> = {
   readonly value: T;
@@ -22,41 +24,12 @@ export const tokens = (text: string): readonly string[] =>
 /** A text as it is compared whole: two that differ only in case, accents or signs are the same. */
 export const asCompared = (text: string): string => tokens(text).join(' ');
 
-/**
- * Fewest slips (a letter too many, missing, wrong, or two swapped) that turn `typed` into a beginning of `word`, given up above `limit`.
- * Optimal string alignment distance against every prefix; O(|typed| · |word|).
- * @example slipsToPrefix('hlaf', 'half', 2) // 1
- */
-export const slipsToPrefix = (typed: string, word: string, limit: number): number => {
-  let before: number[] = [];
-  let row = Array.from({ length: word.length + 1 }, (_, j) => j);
-  for (let i = 1; i <= typed.length; i++) {
-    const next = [i];
-    for (let j = 1; j <= word.length; j++) {
-      let best = Math.min(next[j - 1]! + 1, row[j]! + 1, row[j - 1]! + (typed[i - 1] === word[j - 1] ? 0 : 1));
-      if (i > 1 && j > 1 && typed[i - 1] === word[j - 2] && typed[i - 2] === word[j - 1])
-        best = Math.min(best, before[j - 2]! + 1);
-      next.push(best);
-    }
-    before = row;
-    row = next;
-  }
-  const fewest = Math.min(...row);
-  return fewest <= limit ? fewest : Number.POSITIVE_INFINITY;
-};
-
-const slipsAllowed = (typed: string): number => (typed.length >= 8 ? 2 : typed.length >= 4 ? 1 : 0);
-
-/** How well a typed token fits a token of a text: 1 whole, less for a beginning, less for a slip, 0 not at all. */
+/** How well a typed token fits a token of a text: 1 whole, less for a beginning, less for slips as the reader of the line counts them, 0 not at all. */
 const fit = (typed: string, word: string): number => {
   if (typed === word) return 1;
   if (word.startsWith(typed)) return 0.82 + 0.1 * (typed.length / word.length);
-  const allowed = slipsAllowed(typed);
-  // a word shorter than what was typed by more than the slips cannot hold it
-  if (allowed === 0 || typed.length - word.length > allowed) return 0;
-  const slips = slipsToPrefix(typed, word, allowed);
-  if (!Number.isFinite(slips)) return 0;
-  return 0.6 - 0.15 * slips + 0.05 * Math.min(1, typed.length / word.length);
+  const near = spelledFit(typed, word);
+  return near === 0 ? 0 : 0.2 + 0.5 * near;
 };
 
 /** A name that is begun with exactly what was typed, from its first letter on. */
@@ -103,7 +76,7 @@ const prepared = (texts: readonly string[]): readonly Prepared[] => {
 
 /**
  * What a typed text may mean, best first; ties keep the order given. Every typed token has to fit a token of one way of saying it, whole, begun or
- * with a slip (none below 4 letters, one from 4, two from 8); initials count from two letters on; the name itself may be typed without its spaces. An empty text fits everything.
+ * with slips that the reader of the line takes, too; initials count from two letters on; the name itself may be typed without its spaces. An empty text fits everything.
  */
 export const matchWords = <T>(typed: string, choices: readonly Sayable<T>[]): readonly Match<T>[] => {
   const wanted = tokens(typed);

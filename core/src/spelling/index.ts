@@ -1,0 +1,1 @@
+export { beginAlike, fit, fitSpelled, spelled, type Spelled } from './slips.js';
