@@ -74,7 +74,7 @@ const tell = async (page: Page, typist: Typist, clip: DemoClip, subjectSoFar: 'a
   if (clip.finish.kind === 'reset') await typist.say('Restart in', placeShown(clip.finish.restart!));
   await typist.say('Result', RESULTS[said.result]);
   if (said.depth === undefined) await typist.press('Enter');
-  else await typist.say('How far', depthWord(words.action(said.action)!.does, said.depth));
+  else await typist.say('How far', depthWord(words.action(said.action)!, said.depth));
   if (said.result !== 'success')
     await typist.sayAll(
       'Why',

@@ -38,7 +38,16 @@ export {
   type Telling,
   type SideView,
 } from './telling.js';
-export { RESULT_WORDS, depthWord, sayAttempt, sayControl, type SaidPart, type SaidSides } from './sentence.js';
+export {
+  LADDERS,
+  RESULT_WORDS,
+  depthWord,
+  sayAttempt,
+  sayControl,
+  type Climbed,
+  type SaidPart,
+  type SaidSides,
+} from './sentence.js';
 export { USUAL_KIND } from './usualKind.js';
 export { courseOf, linkAttempts, type CoursePoint, type CourseRun, type Link, type Timed } from './chains.js';
 export { draftAttempt } from './draft.js';

@@ -43,9 +43,10 @@ describe('an attempt as a sentence', () => {
   });
 
   test('when a depth is worded, every kind of action should have five rungs', () => {
-    for (const kind of ACTION_KINDS) for (const rung of [0, 1, 2, 3, 4]) expect(depthWord(kind, rung)).not.toBe('');
-    expect(depthWord('pass', 2)).toBe('past the knees');
-    expect(depthWord('submission', 3)).toBe('nearly finished');
+    for (const kind of ACTION_KINDS)
+      for (const rung of [0, 1, 2, 3, 4]) expect(depthWord({ does: kind }, rung)).not.toBe('');
+    expect(depthWord({ does: 'pass' }, 2)).toBe('past the knees');
+    expect(depthWord({ does: 'submission' }, 3)).toBe('nearly finished');
   });
 });
 

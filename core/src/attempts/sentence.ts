@@ -1,4 +1,4 @@
-import type { ActionKind, Words } from '../vocabulary/index.js';
+import type { ActionKind, ActionWord, Ladder, Words } from '../vocabulary/index.js';
 import { placeName, finishId, stateId } from './places.js';
 import { isProposed } from './proposed.js';
 import { finishOf } from './standing.js';
@@ -13,15 +13,15 @@ export const RESULT_WORDS: Record<Result, string> = {
   shown: 'shown',
 };
 
-const SUBMISSION_LADDER = ['shown', 'in place', 'tight', 'nearly finished', 'finished'] as const;
-const LADDERS: Record<ActionKind, readonly [string, string, string, string, string]> = {
+/** How far an action of a kind can come. */
+export const LADDERS: Readonly<Record<ActionKind, Ladder>> = {
   takedown: ['reached', 'weight broken', 'hand or hip down', 'down', 'settled'],
   'guard pull': ['reached', 'weight broken', 'hips down', 'legs in', 'settled'],
   sweep: ['loaded', 'weight broken', 'hand or hip down', 'over', 'on top, settled'],
   pass: ['reached', 'past the feet', 'past the knees', 'past the hips', 'settled'],
   advance: ['reached', 'connected', 'one leg or arm in', 'locked', 'settled'],
   'back take': ['angle', 'past the elbow', 'one hook', 'both sides closed', 'settled'],
-  submission: SUBMISSION_LADDER,
+  submission: ['shown', 'in place', 'tight', 'nearly finished', 'finished'],
   escape: ['frame', 'space', 'hip or head free', 'out', 'settled'],
   retention: ['frame', 'knee in', 'hook or hold', 'facing', 'settled'],
   'off-balance': ['loaded', 'weight broken', 'one hand down', 'two hands or a hip down', 'down'],
@@ -30,9 +30,12 @@ const LADDERS: Record<ActionKind, readonly [string, string, string, string, stri
   yield: ['begun', 'half given', 'given', 'arrived', 'settled'],
 };
 
+/** What tells how far an action can come: its own ladder, or that of its kind. */
+export type Climbed = Pick<ActionWord, 'does' | 'ladder'>;
+
 /** The words of a rung (0–4) of an action's ladder. */
-export const depthWord = (does: ActionKind, depth: number): string =>
-  LADDERS[does][Math.min(4, Math.max(0, Math.round(depth)))] ?? '';
+export const depthWord = ({ does, ladder = LADDERS[does] }: Climbed, depth: number): string =>
+  ladder[Math.min(4, Math.max(0, Math.round(depth)))] ?? '';
 
 const OWNER: Record<Control['targetOwner'], string> = { other: 'their', own: 'own', mat: 'the', wall: 'the' };
 

@@ -1,11 +1,17 @@
 import Joi from 'joi';
 import {
   ACTION_KINDS,
+  CONTROL_KINDS,
+  DANGERS,
   FAMILIES,
+  LANGUAGES,
+  LEAD_LIMBS,
+  LIMBS,
   RISK_CLASSES,
   RISK_PAIN,
   WORD_KINDS,
   type Definition,
+  type Language,
   type OwnAlias,
   type Scope,
   type WordKind,
@@ -20,7 +26,12 @@ const scope = byKind<Scope>({
   footage: { footageId: id().required() },
   academy: {},
 });
-const alias = Joi.object<OwnAlias, true>({ id: id().required(), alias: name().required(), scope: scope.required() });
+const alias = Joi.object<OwnAlias>({
+  id: id().required(),
+  alias: name().required(),
+  scope: scope.required(),
+  language: Joi.string().valid(...LANGUAGES),
+});
 
 const family = Joi.string().valid(...FAMILIES);
 const aim = Joi.alternatives().try(
@@ -49,6 +60,25 @@ const areRoles = (roles: readonly string[]): boolean =>
         .sort()
         .join(' '),
     ));
+/** Holds that make a position, or a grip that has a name. */
+const HOLDS_LIMIT = 6;
+const limb = Joi.string().valid(...LIMBS);
+const holdKind = Joi.string().valid(...CONTROL_KINDS);
+const pattern = Joi.object({
+  holder: role.required(),
+  limb: limb.required(),
+  kind: holdKind.required(),
+  target: key().required(),
+  cloth: Joi.boolean().required(),
+  bothSides: Joi.boolean().required(),
+});
+const namedGrip = Joi.object({
+  limb: limb.required(),
+  limbSide: Joi.string().valid('left', 'right'),
+  kind: holdKind.required(),
+  target: key().required(),
+});
+const rung = Joi.string().trim().min(1).max(40);
 const DEFINITIONS: Record<WordKind, Joi.SchemaMap> = {
   position: {
     family: family.required(),
@@ -58,6 +88,14 @@ const DEFINITIONS: Record<WordKind, Joi.SchemaMap> = {
       .required()
       .messages({ 'any.invalid': '{{#label}} must be even, or a pair, or a pair and even' }),
     height: Joi.number().min(-5).max(5).required(),
+    lead: Joi.object({
+      role: role.required(),
+      limb: Joi.string()
+        .valid(...LEAD_LIMBS)
+        .required(),
+    }).allow(null),
+    parent: key(),
+    requires: Joi.array().items(pattern).max(HOLDS_LIMIT),
   },
   action: {
     does: Joi.string()
@@ -65,8 +103,17 @@ const DEFINITIONS: Record<WordKind, Joi.SchemaMap> = {
       .required(),
     aims: Joi.array().items(aim).max(12).required(),
     from: Joi.array().items(family).max(FAMILIES.length).required(),
+    parent: key(),
+    dangers: Joi.array()
+      .items(Joi.string().valid(...DANGERS))
+      .unique(),
+    ladder: Joi.array().items(rung).length(5),
   },
-  target: { cloth: Joi.boolean().required(), sided: Joi.boolean().required() },
+  target: {
+    cloth: Joi.boolean().required(),
+    sided: Joi.boolean().required(),
+    grips: Joi.array().items(namedGrip).min(1).max(HOLDS_LIMIT),
+  },
   submission: { risk: risk.required() },
   reaction: {},
   reason: {},
@@ -120,6 +167,7 @@ export type AliasLines = {
     /** Of the change that is made where the academy has said nothing of the word yet. */
     readonly changeId: string;
     readonly alias: string;
+    readonly language?: Language;
     /** It holds for whoever says it, not for the whole academy. */ readonly forMe?: boolean;
   }[];
 };
@@ -135,6 +183,7 @@ export const aliasLines = Joi.object<AliasLines>({
         aliasId: id().required(),
         changeId: id().required(),
         alias: name().required(),
+        language: Joi.string().valid(...LANGUAGES),
         forMe: Joi.boolean(),
       }),
     )

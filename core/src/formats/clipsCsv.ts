@@ -101,7 +101,7 @@ export const clipsCsv = (clips: readonly ListedClip[], library: Pick<Library, 'p
   return writeCsv(
     COLUMNS.map((column) => CLIP_COLUMNS[column][0]),
     clips.map(({ clip, attempt, footage, table, camera }): readonly string[] => {
-      const does = words.action(attempt.action ?? '')?.does;
+      const word = words.action(attempt.action ?? '');
       const cells: Record<ClipColumn, string> = {
         footage: footage.title,
         camera,
@@ -116,7 +116,7 @@ export const clipsCsv = (clips: readonly ListedClip[], library: Pick<Library, 'p
         reaction: listText(attempt.reactions.map((r) => words.name(r.isAction ? 'action' : 'reaction', r.what))),
         finish: attempt.finish ? placeName(finishId(attempt.finish), words) : '',
         result: attempt.result ? RESULT_WORDS[attempt.result] : '',
-        depth: attempt.depth !== null && does ? depthWord(does, attempt.depth) : '',
+        depth: attempt.depth !== null && word ? depthWord(word, attempt.depth) : '',
         why: listText(attempt.reasons.map((r) => words.name('reason', r.reason))),
         note: clip.note,
       };
@@ -279,7 +279,7 @@ export const readClips = (
       several(column, (text) => readHolds(text, words, holder)[0]?.map((hold) => ({ ...hold, holder }))).flat();
     const athletes = athletesOf(footage, library.persons);
     const action = one('entry', find.entry);
-    const does = words.action(action ?? '')?.does;
+    const word = words.action(action ?? '');
     const subject = one(
       'athlete',
       finder<Subject>([
@@ -295,7 +295,7 @@ export const readClips = (
       action,
       intent: YES.has(cell('bait').toLowerCase()) ? 'bait' : 'own',
       result: one('result', find.result),
-      depth: one('depth', finder(does ? depthChoices(does) : [])),
+      depth: one('depth', finder(word ? depthChoices(word) : [])),
       finish: one('finish', find.finish),
       controls: [...holds('grips', 'subject'), ...holds('theirGrips', 'opponent')],
       reactions: several('reaction', (text): Omit<ReactionUse, 'id'> | undefined => {

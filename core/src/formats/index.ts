@@ -1,7 +1,7 @@
 export { readCaptions, type Caption } from './captions.js';
 export { toGraphml } from './graphml.js';
 export { harmless, readCsv, writeCsv, type Table } from './csv.js';
-export { WORDS_HEAD, readAliases, wordsCsv, type AliasLine } from './wordsCsv.js';
+export { WORDS_HEAD, readWords, wordsCsv, type WordLine } from './wordsCsv.js';
 export { routeVtt } from './webvtt.js';
 export {
   CLIP_COLUMNS,

@@ -10,6 +10,7 @@ import {
   placeName,
   startsElsewhere,
   stateId,
+  type Climbed,
   type Finish,
   type Meeting,
   type Met,
@@ -17,7 +18,7 @@ import {
   type Result,
   type State,
 } from '../attempts/index.js';
-import type { ActionKind, Role, Sayable, Words } from '../vocabulary/index.js';
+import type { Role, Sayable, Words } from '../vocabulary/index.js';
 import type { Usual } from './usual.js';
 
 /** What stands in the context is offered first; what only may follow comes behind it. Added to the score of a match. */
@@ -153,5 +154,5 @@ export const resultChoices = (proposed: Result | null = null): readonly Sayable<
   }));
 
 /** The five rungs of an action's ladder, 0 first. */
-export const depthChoices = (does: ActionKind): readonly Sayable<number>[] =>
-  [0, 1, 2, 3, 4].map((depth) => ({ value: depth, texts: [depthWord(does, depth), String(depth)] }));
+export const depthChoices = (action: Climbed): readonly Sayable<number>[] =>
+  [0, 1, 2, 3, 4].map((depth) => ({ value: depth, texts: [depthWord(action, depth), String(depth)] }));

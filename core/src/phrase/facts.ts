@@ -86,8 +86,8 @@ const factsOf = (meant: Meant, words: Words, action: string | null): PartFacts =
     case 'intent':
       return { part, term: 'bait', key: 'bait' };
     case 'depth': {
-      const does = action === null ? undefined : words.action(action)?.does;
-      return { part, term: does ? depthWord(does, meant.depth) : String(meant.depth), key: String(meant.depth) };
+      const word = action === null ? undefined : words.action(action);
+      return { part, term: word ? depthWord(word, meant.depth) : String(meant.depth), key: String(meant.depth) };
     }
     case 'reason':
       return { part, term: words.name('reason', meant.reason), key: meant.reason };

@@ -303,8 +303,9 @@ const ways = {
   clothing: (r: Reading, { gi }: Extract<Said, { is: 'clothing' }>): readonly Way[] =>
     r.clothing ? [] : [placed({ part: 'clothing', gi }, { clothing: true }, [])],
   depth: (r: Reading, said: Extract<Said, { is: 'depth' }>, words: Words): readonly Way[] => {
-    const does = r.action === null ? undefined : words.action(r.action)?.does;
-    return r.depth || does === undefined || !said.does.includes(does)
+    const word = r.action === null ? undefined : words.action(r.action);
+    const isOfIt = word?.ladder ? said.of === word.key : word && said.does.includes(word.does);
+    return r.depth || !isOfIt
       ? []
       : [
           placed(

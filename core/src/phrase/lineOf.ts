@@ -27,7 +27,7 @@ type Clause = { readonly part: keyof SaidParts; readonly text: string };
 
 /** The clauses of an attempt as they would be typed, in the order in which the line is mostly said. */
 const clausesOf = (attempt: Attempt, words: Words): readonly Clause[] => {
-  const does = words.action(attempt.action ?? '')?.does;
+  const word = words.action(attempt.action ?? '');
   const holds = (holder: 'subject' | 'opponent'): readonly string[] =>
     attempt.controls.filter((c) => c.holder === holder).map((c) => sayControl(c, words));
   const some = (part: keyof SaidParts, text: string | null | undefined): readonly Clause[] =>
@@ -47,7 +47,7 @@ const clausesOf = (attempt: Attempt, words: Words): readonly Clause[] => {
       part: 'reactions',
       text: `they ${words.name(isAction ? 'action' : 'reaction', what)}`,
     })),
-    ...some('depth', does && attempt.depth !== null ? depthWord(does, attempt.depth) : null),
+    ...some('depth', word && attempt.depth !== null ? depthWord(word, attempt.depth) : null),
     ...some('finish', finish && finishText(finish, words)),
     ...some('result', result && RESULT_WORDS[result]),
     ...attempt.reasons.map(({ reason }): Clause => ({

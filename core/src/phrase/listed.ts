@@ -1,5 +1,5 @@
-import { RESULTS, RESULT_WORDS, depthWord, type Result } from '../attempts/index.js';
-import { ACTION_KINDS, type Role } from '../vocabulary/index.js';
+import { RESULTS, LADDERS, RESULT_WORDS, type Result } from '../attempts/index.js';
+import { ACTION_KINDS, tokens, type Role, type Words } from '../vocabulary/index.js';
 import type { Line } from './line.js';
 import type { Piece, Pointer, Said } from './piece.js';
 import { fit } from '../spelling/index.js';
@@ -121,16 +121,31 @@ const CLOTHES_TEXTS: readonly Listed[] = [
   ...list('no gi|nogi|without gi|without the gi|no jacket', { is: 'clothing', gi: false }, 0),
 ];
 
+const rung = (text: string, said: Omit<Extract<Said, { is: 'depth' }>, 'is'>): readonly Listed[] => {
+  const typed = tokens(text);
+  return typed.length
+    ? [
+        {
+          ...{ tokens: typed, said: { is: 'depth', ...said }, gain: -0.35 },
+          ...{ isAlone: typed.length === 1, isLast: false },
+        },
+      ]
+    : [];
+};
+const RUNGS = [0, 1, 2, 3, 4] as const;
 /** The rungs of all ladders; the same words may be a rung of several kinds. */
-const DEPTH_TEXTS: readonly Listed[] = [0, 1, 2, 3, 4].flatMap((depth) =>
-  [...new Set(ACTION_KINDS.map((does) => depthWord(does, depth)))].map((text) => ({
-    tokens: text.toLowerCase().split(/[^a-z]+/),
-    said: { is: 'depth', does: ACTION_KINDS.filter((does) => depthWord(does, depth) === text), depth },
-    gain: -0.35,
-    isAlone: !text.includes(' '),
-    isLast: false,
-  })),
+const DEPTH_TEXTS: readonly Listed[] = RUNGS.flatMap((depth) =>
+  [...new Set(ACTION_KINDS.map((does) => LADDERS[does][depth]))].flatMap((text) =>
+    rung(text, { does: ACTION_KINDS.filter((does) => LADDERS[does][depth] === text), of: null, depth }),
+  ),
 );
+/** The rungs of the actions that have a ladder of their own. */
+const ownRungs = (words: Words): readonly Listed[] =>
+  words
+    .of('action')
+    .flatMap(({ key, ladder }) =>
+      ladder ? RUNGS.flatMap((depth) => rung(ladder[depth], { does: [], of: key, depth })) : [],
+    );
 
 /** The side of a place, as it is said beside it. */
 export const ROLES: readonly { readonly tokens: readonly string[]; readonly role: Role }[] = (
@@ -197,13 +212,29 @@ export const standsAlone = (line: Line, from: number, to: number): boolean =>
   line.at(from)!.opens && (line.at(to)?.opens ?? true);
 
 /** By their first tokens, the ones that can be slips apart: each token of a line looks at few of them. */
-const byFirst = new Map<string, Listed[]>();
-for (const one of LISTED) byFirst.set(one.tokens[0]!, [...(byFirst.get(one.tokens[0]!) ?? []), one]);
+type ByFirst = ReadonlyMap<string, readonly Listed[]>;
+const sorted = (all: readonly Listed[]): ByFirst => {
+  const byFirst = new Map<string, Listed[]>();
+  for (const one of all) byFirst.set(one.tokens[0]!, [...(byFirst.get(one.tokens[0]!) ?? []), one]);
+  return byFirst;
+};
+const everywhere = sorted(LISTED);
+const known = new WeakMap<Words, ByFirst>();
+/** What is said in words of its own, with the ladders that are known to some words only. */
+const listedOf = (words: Words): ByFirst => {
+  const before = known.get(words);
+  if (before) return before;
+  const own = ownRungs(words);
+  const made = own.length ? sorted([...LISTED, ...own]) : everywhere;
+  known.set(words, made);
+  return made;
+};
 
 /** What may be said of a result in the same breath. */
 const MAY_FOLLOW = new Set(['because', 'bc', 'since', 'as', 'to', 'into', 'from', 'but']);
 /** What of these stands at a token. */
-export const listedAt = (line: Line, at: number): readonly Piece[] => {
+export const listedAt = (line: Line, at: number, words: Words): readonly Piece[] => {
+  const byFirst = listedOf(words);
   const token = line.at(at)!;
   const found: Piece[] = [];
   const look = (all: readonly Listed[]): void => {

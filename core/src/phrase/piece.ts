@@ -18,7 +18,12 @@ export type Said =
   | { readonly is: 'result'; readonly result: Result; readonly isTap: boolean }
   | { readonly is: 'bait' }
   | { readonly is: 'clothing'; readonly gi: boolean }
-  | { readonly is: 'depth'; readonly does: readonly ActionKind[]; readonly depth: number }
+  | {
+      readonly is: 'depth';
+      /** Of whose ladder: of actions of these kinds, or of one that has its own. */ readonly does: readonly ActionKind[];
+      readonly of: string | null;
+      readonly depth: number;
+    }
   | { readonly is: 'pointer'; readonly to: Pointer }
   | { readonly is: 'who'; readonly subject: Subject };
 

@@ -222,7 +222,7 @@ export const piecesOf = (
           ? []
           : [{ said: { is: 'hold', hold }, from, to, gain, quality, isWritten: quality === 1 }],
       ),
-      ...listedAt(line, at),
+      ...listedAt(line, at, words),
     ];
   });
   const found = typed.map((): Piece[] => []);

@@ -338,8 +338,8 @@ export const sayMeant = (
     case 'intent':
       return 'bait';
     case 'depth': {
-      const does = action === null ? undefined : words.action(action)?.does;
-      return does ? depthWord(does, meant.depth) : String(meant.depth);
+      const word = action === null ? undefined : words.action(action);
+      return word ? depthWord(word, meant.depth) : String(meant.depth);
     }
     case 'reason':
       return words.name('reason', meant.reason);

@@ -151,7 +151,7 @@ const compare = (typed: Letters, word: Letters, limit: number): typeof last => {
 
 /** A word without the endings that only bend it: *passes*, *passed*, *passing* and *pass* are the same. */
 const stem = (word: string): string => {
-  const bare = word.replace(/(?:ings?|ed|es|s|e)$/, '');
+  const bare = word.replace(/(?:ings?|ed|es|(?<!s)s|e)$/, '');
   return bare.length >= 3 ? bare : word;
 };
 

@@ -17,11 +17,15 @@ export const FAMILIES = [
 /** Families, in the order of the map's columns: from standing to the back. */
 export type Family = (typeof FAMILIES)[number];
 
-export type Role = 'even' | 'top' | 'bottom' | 'attacker' | 'defender';
+export const ROLES = ['even', 'top', 'bottom', 'attacker', 'defender'] as const;
+export type Role = (typeof ROLES)[number];
 
 /** Languages of aliases; what is not said is English. */
 export const LANGUAGES = ['en', 'ja', 'pt'] as const;
 export type Language = (typeof LANGUAGES)[number];
+
+/** The five rungs of a ladder: from nothing yet to the aim. */
+export type Ladder = readonly [string, string, string, string, string];
 
 type Entry = {
   readonly key: string;
@@ -29,6 +33,9 @@ type Entry = {
   readonly aliases: readonly string[];
   /** Of aliases that are not English. */ readonly languages?: Readonly<Record<string, Language>>;
 };
+
+/** What a position may name the side of. */
+export const LEAD_LIMBS = ['leg', 'arm', 'side'] as const;
 
 export type ControlPattern = {
   readonly holder: Role;
@@ -48,7 +55,7 @@ export type PositionWord = Entry & {
   readonly height: number;
   /** Why the height is that, in one line. */ readonly why?: string;
   /** The limb whose side the position names: whose, and which; null where no side is named. */
-  readonly lead: { readonly role: Role; readonly limb: string } | null;
+  readonly lead: { readonly role: Role; readonly limb: (typeof LEAD_LIMBS)[number] } | null;
   readonly facing: 'facing' | 'same way' | 'crossed';
   readonly parent?: string;
   readonly requires?: readonly ControlPattern[];
@@ -87,6 +94,7 @@ export type ActionWord = Entry & {
   readonly aims: readonly Aim[];
   /** What is said when no more is said of it. */ readonly parent?: string;
   readonly dangers?: readonly Danger[];
+  /** How far it can come, in words of its own; absent = those of its kind. */ readonly ladder?: Ladder;
   /** Families it can start in. */
   readonly from: readonly Family[];
 };
@@ -133,13 +141,19 @@ export type Scope =
   | { readonly kind: 'coach'; readonly accountId: string }
   | { readonly kind: 'footage'; readonly footageId: string };
 
-export type OwnAlias = { readonly id: string; readonly alias: string; readonly scope: Scope };
+export type OwnAlias = {
+  readonly id: string;
+  readonly alias: string;
+  readonly scope: Scope;
+  /** Absent = English. */ readonly language?: Language;
+};
 
 /** What a word of an academy's own has beside key, name and aliases, by its kind. */
 export type Definition =
-  | Pick<PositionWord, 'kind' | 'family' | 'roles' | 'height'>
-  | Pick<ActionWord, 'kind' | 'does' | 'aims' | 'from'>
-  | Pick<TargetWord, 'kind' | 'cloth' | 'sided'>
+  | (Pick<PositionWord, 'kind' | 'family' | 'roles' | 'height'> &
+      Partial<Pick<PositionWord, 'lead' | 'parent' | 'requires'>>)
+  | (Pick<ActionWord, 'kind' | 'does' | 'aims' | 'from'> & Partial<Pick<ActionWord, 'parent' | 'dangers' | 'ladder'>>)
+  | (Pick<TargetWord, 'kind' | 'cloth' | 'sided'> & Partial<Pick<TargetWord, 'grips'>>)
   | Pick<SubmissionWord, 'kind' | 'risk'>
   | Pick<ReactionWord, 'kind'>
   | Pick<ReasonWord, 'kind'>;

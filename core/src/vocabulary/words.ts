@@ -91,22 +91,26 @@ export class Words {
 const holds = (scope: Scope, { accountId, footageId }: Circumstances): boolean =>
   scope.kind === 'academy' || (scope.kind === 'coach' ? scope.accountId === accountId : scope.footageId === footageId);
 
-const laidOver = (word: Word, name: string, change: WordChange, circumstances: Circumstances): Word => ({
-  ...word,
-  name,
-  aliases: [
-    ...word.aliases,
-    ...(name === word.name ? [] : [word.name]),
-    ...(change.aliases ?? []).filter((a) => holds(a.scope, circumstances)).map((a) => a.alias),
-  ],
-});
+const laidOver = (word: Word, name: string, change: WordChange, circumstances: Circumstances): Word => {
+  const own = (change.aliases ?? []).filter((a) => holds(a.scope, circumstances));
+  const languages = {
+    ...word.languages,
+    ...Object.fromEntries(own.flatMap(({ alias, language }) => (language ? [[alias, language]] : []))),
+  };
+  return {
+    ...word,
+    name,
+    aliases: [...word.aliases, ...(name === word.name ? [] : [word.name]), ...own.map((a) => a.alias)],
+    ...(Object.keys(languages).length ? { languages } : {}),
+  };
+};
 
 /** The word that an academy's own definition makes; fields that a definition does not have are as plain as they can be. */
 const ownWord = ({ key, name, definition }: WordChange): Word | undefined => {
   if (!definition) return undefined;
   const entry = { key, name: name ?? key, aliases: [] };
   return definition.kind === 'position'
-    ? { ...entry, ...definition, lead: null, facing: 'facing' }
+    ? { ...entry, lead: null, facing: 'facing', ...definition }
     : { ...entry, ...definition };
 };
 

@@ -208,7 +208,7 @@ export const ENTITIES = {
       scopeId: id,
     },
   ],
-  alias: ['word_aliases', { wordChangeId: id, alias: text, scopeKind: text, scopeId: id }],
+  alias: ['word_aliases', { wordChangeId: id, alias: text, language: text, scopeKind: text, scopeId: id }],
 } as const satisfies Record<string, readonly [string, ModelAttributes]>;
 
 export type Entity = keyof typeof ENTITIES;

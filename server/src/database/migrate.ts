@@ -11,6 +11,7 @@ import * as answers from './migrations/0006-answers.js';
 import * as doors from './migrations/0007-doors.js';
 import * as media from './migrations/0008-media.js';
 import * as proposed from './migrations/0009-proposed.js';
+import * as aliasLanguage from './migrations/0010-alias-language.js';
 
 const MIGRATIONS = [
   first,
@@ -22,6 +23,7 @@ const MIGRATIONS = [
   doors,
   media,
   proposed,
+  aliasLanguage,
 ] as const;
 
 /** All migrations, in order; numbered, reversible. */

@@ -348,7 +348,11 @@ export class LibraryRepository {
     const byWord = new Map<string, OwnAlias[]>();
     for (const row of aliases.map((a) => a.get({ plain: true }))) {
       const id = row['wordChangeId'] as string;
-      const alias: OwnAlias = { id: row['id'] as string, alias: row['alias'] as string, scope: toScope(row) };
+      const language = row['language'] as OwnAlias['language'] | null;
+      const alias: OwnAlias = {
+        ...{ id: row['id'] as string, alias: row['alias'] as string, scope: toScope(row) },
+        ...(language ? { language } : {}),
+      };
       byWord.set(id, [...(byWord.get(id) ?? []), alias]);
     }
     return changes.map((row): WordChange => {

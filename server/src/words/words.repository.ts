@@ -1,6 +1,6 @@
 import { Inject, Injectable } from '@nestjs/common';
-import type { WordKind } from '@odograph/core';
-import type { Transaction } from 'sequelize';
+import type { Definition, WordKind } from '@odograph/core';
+import { Op, type Transaction } from 'sequelize';
 import type { AcademyId } from '../database/academyId.js';
 import type { Models } from '../database/models.js';
 import { MODELS } from '../database/tokens.js';
@@ -35,6 +35,23 @@ export class WordsRepository {
       isBinned: row.get('deletedAt') !== null,
       aliases: aliases.map((a) => ({ id: a.get('id') as string, alias: a.get('alias') as string })),
     };
+  }
+
+  /** The words of an academy's own with what they are. */
+  async changes(
+    academyId: AcademyId,
+  ): Promise<
+    readonly { readonly id: string; readonly kind: WordKind; readonly key: string; readonly definition: Definition }[]
+  > {
+    const rows = await this.models.word.findAll({
+      where: { academyId, deletedAt: null, definition: { [Op.ne]: null } },
+    });
+    return rows.map((row) => ({
+      id: row.get('id') as string,
+      kind: row.get('kind') as WordKind,
+      key: row.get('wordKey') as string,
+      definition: row.get('definition') as Definition,
+    }));
   }
 
   /** Whether a change makes a word of the academy's own; undefined = there is no such change. */

@@ -1,5 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { SHIPPED_WORDS, type OwnAlias, type Scope } from '@odograph/core';
+import { SHIPPED_WORDS, namedIn, type OwnAlias, type Scope } from '@odograph/core';
 import type { AliasLines, Changed, Removal, WordEdit } from '@odograph/core/contract';
 import { AccountsRepository } from '../accounts/accounts.repository.js';
 import type { Session } from '../accounts/session.js';
@@ -9,13 +9,17 @@ import type { Edit } from '../changes/edit.js';
 import type { Row } from '../database/models.js';
 import { Refused, invalid, notFound } from '../errors/refused.js';
 import { LibraryService } from '../library/library.service.js';
+import { checkDefinition } from './definitionCheck.js';
 import { WordsRepository } from './words.repository.js';
 
 const scopeRow = (scope: Scope): Row => ({
   scopeKind: scope.kind,
   scopeId: scope.kind === 'coach' ? scope.accountId : scope.kind === 'footage' ? scope.footageId : null,
 });
-const fromAlias = ({ alias, scope }: OwnAlias): Row => ({ alias, ...scopeRow(scope) });
+const fromAlias = ({ alias, language, scope }: OwnAlias): Row => ({
+  ...{ alias, language: language ?? null },
+  ...scopeRow(scope),
+});
 
 @Injectable()
 export class WordsService {
@@ -34,18 +38,7 @@ export class WordsService {
     if (isShipped && definition) throw invalid('definition', 'a word that ships keeps its own');
     if (!isShipped && (!definition || name === null)) throw invalid('definition', 'is required for an own word');
     await this.checkScopes(session, request);
-    if (definition?.kind === 'action') {
-      const words = await this.library.words(session.academyId);
-      definition.aims.forEach((aim, i) => {
-        const known =
-          'position' in aim
-            ? words.hasRole(aim.position, aim.role)
-            : 'submission' in aim
-              ? words.submission(aim.submission) !== undefined
-              : true;
-        if (!known) throw invalid(`definition.aims.${i}`, 'is not a place or submission of this academy');
-      });
-    }
+    if (definition) checkDefinition(definition, key, await this.library.words(session.academyId));
     const there = await this.words.change(session.academyId, kind, key);
     const values = { name, hidden, definition, ...scopeRow(scope) };
     const touched = await this.changes.edit(session, editId, async (edit) => {
@@ -111,7 +104,10 @@ export class WordsService {
         definition: null,
         ...everybody,
       });
-    await edit.create('alias', line.aliasId, { wordChangeId: id, alias: line.alias, ...here });
+    await edit.create('alias', line.aliasId, {
+      ...{ wordChangeId: id, alias: line.alias, language: line.language ?? null },
+      ...here,
+    });
     if (there) await edit.bump('word', id, 'aliases');
   }
 
@@ -126,6 +122,12 @@ export class WordsService {
           code: 'in-use',
           facts: { by: attempts ? 'attempts' : 'routes', count: attempts || routes.length },
         });
+      const changes = await this.words.changes(session.academyId);
+      const [word, others] = [changes.find((c) => c.id === id), changes.filter((c) => c.id !== id)];
+      const by = others.filter(({ definition }) =>
+        namedIn(definition).some((named) => named.kind === word?.kind && named.key === word.key),
+      );
+      if (by.length) throw new Refused({ code: 'in-use', facts: { by: 'words', count: by.length } });
     }
     return this.bin.remove(session, 'word', id, editId, (edit) => edit.remove('word', id, baseVersion));
   }

@@ -124,6 +124,77 @@ describe("an academy's own words", () => {
     expect((await remove()).status).toBe(200);
   });
 
+  test('when an own word says what it is a kind of, which side it names, what makes it and how far it comes, all of it should be kept', async () => {
+    const pier = {
+      ...{ kind: 'position', family: 'open guard', roles: ['bottom', 'top'], height: 0.5, parent: 'open-guard' },
+      lead: { role: 'top', limb: 'leg' },
+      requires: [{ holder: 'bottom', limb: 'hand', kind: 'grip', target: 'sleeve', cloth: true, bothSides: true }],
+    };
+    const alias = { id: newId(), alias: 'hashigo', scope: EVERYBODY, language: 'ja' };
+    const place = { kind: 'position', key: 'own-pier', name: 'pier guard', aliases: [alias] };
+    expect((await put(wordEdit({ ...place, definition: pier }))).status).toBe(200);
+    expect((await words()).position('own-pier')).toMatchObject({
+      ...{ parent: 'open-guard', lead: pier.lead, requires: pier.requires, languages: { hashigo: 'ja' } },
+    });
+    const sweep = {
+      ...{ kind: 'action', does: 'sweep', from: ['open guard'], parent: 'sweep', dangers: ['knee'] },
+      aims: [{ position: 'own-pier', role: 'top' }],
+      ladder: ['no', 'rope', 'plank', 'rail', 'deck'],
+    };
+    await put(wordEdit({ kind: 'action', key: 'own-rope-sweep', name: 'rope sweep', definition: sweep }));
+    expect((await words()).action('own-rope-sweep')).toMatchObject(sweep);
+    const grips = [{ limb: 'arm', limbSide: 'left', kind: 'lock', target: 'neck' }];
+    const grip = { kind: 'target', cloth: false, sided: false, grips };
+    await put(wordEdit({ kind: 'target', key: 'own-rope-grip', name: 'rope grip', definition: grip }));
+    expect((await words()).target('own-rope-grip')).toMatchObject({ grips });
+    // what another own word stands on stays
+    const { id, version } = (await changeOf('own-pier'))!;
+    expect(await coach.ask('DELETE', `/api/words/${id}`, { editId: newId(), baseVersion: version })).toMatchObject({
+      ...{ status: 409, body: { code: 'in-use', facts: { by: 'words', count: 1 } } },
+    });
+    const lines = [
+      { kind: 'position', key: 'own-pier', aliasId: newId(), changeId: id, alias: 'cais', language: 'pt' },
+    ];
+    await coach.ask('POST', '/api/words/aliases', { editId: newId(), lines });
+    expect((await words()).position('own-pier')!.languages).toEqual({ hashigo: 'ja', cais: 'pt' });
+  });
+
+  test.each([
+    [{ kind: 'position', key: 'own-quay', parent: 'own-quay' }, 'definition.parent'],
+    [{ kind: 'position', key: 'own-quay', parent: 'no-such' }, 'definition.parent'],
+    [{ kind: 'position', key: 'own-quay', parent: 'back' }, 'definition.parent'],
+    [{ kind: 'position', key: 'own-quay', lead: { role: 'attacker', limb: 'leg' } }, 'definition.lead.role'],
+    [
+      {
+        ...{ kind: 'position', key: 'own-quay' },
+        requires: [{ holder: 'top', limb: 'hand', kind: 'grip', target: 'rope', cloth: true, bothSides: true }],
+      },
+      'definition.requires.0.target',
+    ],
+    [{ kind: 'action', key: 'own-haul', ladder: ['a', 'b', 'c'] }, 'definition.ladder'],
+    [{ kind: 'action', key: 'own-haul', dangers: ['sharks'] }, 'definition.dangers.0'],
+    [
+      { kind: 'target', key: 'own-knot', grips: [{ limb: 'arm', kind: 'lock', target: 'own-knot' }] },
+      'definition.grips.0.target',
+    ],
+  ])(
+    'when an own word says %j, that should be refused by the name of the field',
+    async ({ kind, key, ...more }, field) => {
+      const plain = {
+        position: { family: 'open guard', roles: ['bottom', 'top'], height: 0 },
+        action: { does: 'sweep', from: [], aims: [] },
+        target: { cloth: false, sided: true },
+      }[kind]!;
+      const { status, body } = await put(
+        wordEdit({ kind, key, name: 'quay', definition: { kind, ...plain, ...more } }),
+      );
+      expect([status, (body as { facts: { fields: { field: string }[] } }).facts.fields.map((f) => f.field)]).toEqual([
+        400,
+        [field],
+      ]);
+    },
+  );
+
   test('when a word is taught for oneself, it should hold for that coach alone', async () => {
     const line = {
       kind: 'action',

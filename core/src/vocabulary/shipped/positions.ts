@@ -1,4 +1,4 @@
-import type { ControlPattern, Family, PositionWord, Role } from '../types.js';
+import type { ControlPattern, Family, LEAD_LIMBS, PositionWord, Role } from '../types.js';
 import { spoken } from './spoken.js';
 
 const position = (
@@ -34,7 +34,7 @@ const EVEN = ['even'] as const;
 const BOTTOM = ['bottom', 'top'] as const;
 const TOP = ['top', 'bottom'] as const;
 const ATTACK = ['attacker', 'defender'] as const;
-const lead = (role: Role, limb: string) => ({ lead: { role, limb } });
+const lead = (role: Role, limb: (typeof LEAD_LIMBS)[number]) => ({ lead: { role, limb } });
 const SAME_WAY = { facing: 'same way' } as const;
 const CROSSED = { facing: 'crossed' } as const;
 

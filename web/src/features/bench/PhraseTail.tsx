@@ -47,17 +47,17 @@ export const Restart = ({ saying }: { readonly saying: Saying }): React.JSX.Elem
 /** How far it came, and why no further. */
 export const HowFar = ({ saying }: { readonly saying: Saying }): React.JSX.Element | null => {
   const { attempt, words, find, change, next, onLine } = saying;
-  const does = words.action(attempt.action ?? '')?.does;
-  if (!does) return null;
+  const word = words.action(attempt.action ?? '');
+  if (!word) return null;
   const isMissed = attempt.result !== null && attempt.result !== 'success';
   return (
     <>
       <Soft>, </Soft>
-      {attempt.depth !== null && <DepthLadder depth={attempt.depth} word={depthWord(does, attempt.depth)} />}{' '}
+      {attempt.depth !== null && <DepthLadder depth={attempt.depth} word={depthWord(word, attempt.depth)} />}{' '}
       <WordField
         label="How far"
         placeholder="how far"
-        said={attempt.depth === null ? null : depthWord(does, attempt.depth)}
+        said={attempt.depth === null ? null : depthWord(word, attempt.depth)}
         find={find.depth}
         opens="up"
         onPick={(depth) => change({ depth })}

@@ -102,7 +102,7 @@ export const useFinders = (
 ): { readonly find: Finders; readonly proposed: Proposals } => {
   const { state, action, controls } = view.attempt;
   const { athletes, footage } = view;
-  const does = words.action(action ?? '')?.does;
+  const word = words.action(action ?? '');
   const result = proposedResult(view.attempt, words);
   const find = useMemo(
     (): Finders => ({
@@ -128,7 +128,7 @@ export const useFinders = (
       reaction: lazily(() => among(reactionChoices(words, action, usual()))),
       finish: lazily(() => among(finishChoices(words, state, action, usual()))),
       result: among(resultChoices(result)),
-      depth: among(does ? depthChoices(does) : []),
+      depth: among(word ? depthChoices(word) : []),
       reason: among(reasonChoices(words)),
       mistake: lazily(() => among(mistakeChoices(words))),
       met: lazily(() => among(metChoices(words, usual().meetings, state))),
@@ -139,7 +139,7 @@ export const useFinders = (
       lead: among(SIDES),
       intent: among(INTENTS),
     }),
-    [words, athletes, footage, state, action, controls, does, left, result, usual],
+    [words, athletes, footage, state, action, controls, word, left, result, usual],
   );
   const placeLeft = left === undefined ? undefined : readPlace(left);
   const end = proposedFinish(view.attempt, words);

@@ -138,7 +138,7 @@ const LIST = [
     },
     textsOf: (value) => {
       const [does, depth] = value.split(':') as [ActionKind, string];
-      return [`${depthWord(does, Number(depth))} (${does})`, depth];
+      return [`${depthWord({ does }, Number(depth))} (${does})`, depth];
     },
   },
   {

@@ -1,12 +1,11 @@
 import { Box, Flex } from '@chakra-ui/react';
 import {
+  LANGUAGES,
   SHIPPED_WORDS,
   asCompared,
-  type Definition,
+  type Language,
   type OwnAlias,
   type Scope,
-  type WordChange,
-  type WordKind,
   type Words,
 } from '@odograph/core';
 import { Plus, X } from 'lucide-react';
@@ -15,30 +14,8 @@ import { v7 as newId } from 'uuid';
 import { Action, Labelled, Picked, Ruled, FormActions } from '../../design/index.js';
 import { useLibrary, useMeQuery } from '../library/index.js';
 import { DefinitionFields } from './DefinitionFields.js';
-import { WORDS_TEXT as T } from './words.text.js';
-
-/** A word as it is being changed. */
-export type Draft = {
-  readonly kind: WordKind;
-  readonly key: string;
-  readonly name: string;
-  readonly aliases: readonly OwnAlias[];
-  readonly hidden: boolean;
-  readonly definition: Definition | null;
-  readonly scope: Scope;
-};
-
-const EVERYBODY: Scope = { kind: 'academy' };
-
-export const draftOf = (kind: WordKind, key: string, words: Words, change: WordChange | undefined): Draft => ({
-  kind,
-  key,
-  name: words.name(kind, key),
-  aliases: change?.aliases ?? [],
-  hidden: change?.hidden ?? false,
-  definition: change?.definition ?? null,
-  scope: change?.scope ?? EVERYBODY,
-});
+import { EVERYBODY, type Draft } from './draft.js';
+import { LANGUAGE_NAMES, WORDS_TEXT as T } from './words.text.js';
 
 /** Other words that are called the same. */
 const alsoMeant = (text: string, draft: Draft, words: Words): readonly string[] =>
@@ -112,8 +89,8 @@ export const WordForm = ({
   const [alias, setAlias] = useState('');
   const [tried, setTried] = useState(false);
   const set = (change: Partial<Draft>): void => setDraft((before) => ({ ...before, ...change }));
-  const setScope = (id: string, scope: Scope): void =>
-    set({ aliases: draft.aliases.map((a) => (a.id === id ? { ...a, scope } : a)) });
+  const changeAlias = (id: string, change: Partial<OwnAlias>): void =>
+    set({ aliases: draft.aliases.map((a) => (a.id === id ? { ...a, ...change } : a)) });
   const withTyped = (): readonly OwnAlias[] =>
     alias.trim() ? [...draft.aliases, { id: newId(), alias: alias.trim(), scope: EVERYBODY }] : draft.aliases;
   const addAlias = (): void => {
@@ -123,7 +100,12 @@ export const WordForm = ({
   const twin = words.of(start.kind).find((w) => w.key !== draft.key && asCompared(w.name) === asCompared(draft.name));
   const nameProblem = !draft.name.trim() ? T.needsName : twin ? T.taken(twin.name) : undefined;
   const risk = draft.definition?.kind === 'submission' ? draft.definition.risk : null;
-  const isWhole = !risk || (risk.injures.trim() !== '' && risk.care.trim() !== '');
+  const ladder = draft.definition?.kind === 'action' ? (draft.definition.ladder ?? []) : [];
+  const grips = draft.definition?.kind === 'target' ? draft.definition.grips : undefined;
+  const isWhole =
+    (!risk || (risk.injures.trim() !== '' && risk.care.trim() !== '')) &&
+    ladder.every((rung) => rung.trim() !== '') &&
+    grips?.length !== 0;
   const submit = (event: FormEvent): void => {
     event.preventDefault();
     setTried(true);
@@ -157,6 +139,7 @@ export const WordForm = ({
             definition={draft.definition}
             words={words}
             tried={tried}
+            ownKey={start.key}
             onChange={(definition) => set({ definition })}
           />
         )}
@@ -180,8 +163,21 @@ export const WordForm = ({
               <ScopePicked
                 label={`${T.forWhom} whom ${a.alias} holds`}
                 scope={a.scope}
-                onChange={(scope) => setScope(a.id, scope)}
+                onChange={(scope) => changeAlias(a.id, { scope })}
               />
+              <Picked
+                aria-label={T.aliasLanguage(a.alias)}
+                fontSize="16px"
+                maxWidth="150px"
+                value={a.language ?? 'en'}
+                onChange={(e) => changeAlias(a.id, { language: e.target.value as Language })}
+              >
+                {LANGUAGES.map((language) => (
+                  <option key={language} value={language}>
+                    {LANGUAGE_NAMES[language]}
+                  </option>
+                ))}
+              </Picked>
               <Action
                 type="button"
                 tone="quiet"

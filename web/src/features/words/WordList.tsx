@@ -2,35 +2,24 @@ import { Box, Flex } from '@chakra-ui/react';
 import {
   SHIPPED_WORDS,
   WORD_KINDS,
+  freshDefinition,
   matchWords,
+  ownKey,
   withChanges,
   wordsCsv,
   type Scope,
   type Word,
   type WordChange,
-  type WordKind,
 } from '@odograph/core';
 import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { v7 as newId } from 'uuid';
 import { Action, Choice, Heading, PickFile, Ruled, saveText } from '../../design/index.js';
 import { useEdit, useLibrary, useMayWrite, useMeQuery } from '../library/index.js';
-import { AliasList } from './AliasList.js';
-import { ownKey } from './ownKey.js';
-import { WordForm, draftOf, type Draft } from './WordForm.js';
+import { EVERYBODY, draftOf, shippedName, wordEditOf, type Draft } from './draft.js';
+import { ReadWords } from './ReadWords.js';
+import { WordForm } from './WordForm.js';
 import { SHOWN_LANGUAGES, aliasesIn, useShownLanguage } from './shownLanguage.js';
-import {
-  KIND_NAMES,
-  KIND_ONE,
-  LANGUAGE_NAMES,
-  WORDS_TEXT as T,
-  definitionText,
-  freshDefinition,
-  scopeText,
-} from './words.text.js';
-
-const shippedName = (kind: WordKind, key: string): string | undefined =>
-  SHIPPED_WORDS.find((w) => w.kind === kind && w.key === key)?.name;
+import { KIND_NAMES, KIND_ONE, LANGUAGE_NAMES, WORDS_TEXT as T, definitionText, scopeText } from './words.text.js';
 
 const markOf = (word: Word, change: WordChange | undefined, nameOf: (scope: Scope) => string | undefined): string => {
   const ships = shippedName(word.kind, word.key);
@@ -79,33 +68,15 @@ export const WordList = (): React.JSX.Element | null => {
     ).map((m) => m.value);
   }, [words, kind, sought]);
   if (!mayWrite) return null;
+  const isOwn = (word: Word): boolean => changes.get(`${word.kind}:${word.key}`)?.definition !== undefined;
   const nameOfScope = (scope: Scope): string | undefined => {
     if (scope.kind === 'footage') return footage.find((f) => f.id === scope.footageId)?.title;
     return scope.kind === 'coach' && scope.accountId === me?.account.id ? T.onlyMe : undefined;
   };
   const close = (): void => setOpen(null);
   const keep = (draft: Draft): void => {
-    const before = changes.get(`${draft.kind}:${draft.key}`);
-    const key = draft.key || ownKey(draft.kind, draft.name, words);
-    const id = before?.id ?? newId();
-    const ships = shippedName(draft.kind, key);
-    const name = draft.name === ships ? null : draft.name;
-    const { hidden, aliases, definition, scope } = draft;
-    edit({
-      kind: 'word',
-      body: { id, kind: draft.kind, key, name, hidden, aliases, definition, scope },
-      change: {
-        id,
-        version: before?.version ?? 0,
-        kind: draft.kind,
-        key,
-        aliases,
-        ...(name === null ? {} : { name }),
-        ...(hidden ? { hidden } : {}),
-        ...(definition ? { definition } : {}),
-        ...(scope.kind === 'academy' ? {} : { scope }),
-      },
-    });
+    const key = draft.key || ownKey(draft.name, (k) => words.get(draft.kind, k) !== undefined);
+    edit(wordEditOf({ ...draft, key }, changes.get(`${draft.kind}:${key}`)));
     close();
   };
   const remove = (change: WordChange): void => {
@@ -116,7 +87,7 @@ export const WordList = (): React.JSX.Element | null => {
     <Box maxWidth="980px">
       <Flex alignItems="baseline" gap="3">
         <Heading flex="1">{T.title}</Heading>
-        <Action onClick={() => saveText('odograph-words.csv', 'text/csv', wordsCsv(words))}>{T.save}</Action>
+        <Action onClick={() => saveText('odograph-words.csv', 'text/csv', wordsCsv(words, isOwn))}>{T.save}</Action>
         <PickFile accept=".csv,text/csv" testId="words-picker" onText={setList}>
           {T.read}
         </PickFile>
@@ -127,7 +98,7 @@ export const WordList = (): React.JSX.Element | null => {
       <Box color="inkSoft" marginBottom="4">
         {T.lead}
       </Box>
-      {list !== null && <AliasList key={list} text={list} words={words} onDone={() => setList(null)} />}
+      {list !== null && <ReadWords key={list} text={list} words={words} onDone={() => setList(null)} />}
       <Flex gap="6" alignItems="flex-end" marginBottom="3">
         <Choice
           label="Kind"
@@ -158,7 +129,7 @@ export const WordList = (): React.JSX.Element | null => {
             aliases: [],
             hidden: false,
             definition: freshDefinition(kind),
-            scope: { kind: 'academy' },
+            scope: EVERYBODY,
           }}
           words={words}
           onKeep={keep}

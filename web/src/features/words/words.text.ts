@@ -1,11 +1,12 @@
 import {
   sayControl,
   BARE_HOLD,
-  type Definition,
+  type Danger,
   type NamedGrip,
   type Scope,
   type Word,
   type WordKind,
+  type WordLine,
   type Words,
 } from '@odograph/core';
 import type { ShownLanguage } from './shownLanguage.js';
@@ -66,24 +67,6 @@ export const definitionText = (word: Word, words: Words): string => {
   }
 };
 
-/** What a new word of a kind starts with. */
-export const freshDefinition = (kind: WordKind): Definition => {
-  switch (kind) {
-    case 'position':
-      return { kind, family: 'open guard', roles: ['bottom', 'top'], height: 0 };
-    case 'action':
-      return { kind, does: 'sweep', aims: [], from: [] };
-    case 'target':
-      return { kind, cloth: false, sided: true };
-    case 'submission':
-      return { kind, risk: { injures: '', class: 'joint lock', pain: 'warns late', care: '' } };
-    case 'reaction':
-      return { kind };
-    case 'reason':
-      return { kind };
-  }
-};
-
 export const scopeText = (scope: Scope, names: (scope: Scope) => string | undefined): string =>
   scope.kind === 'academy' ? 'everybody' : (names(scope) ?? (scope.kind === 'coach' ? 'one coach' : 'one footage'));
 
@@ -124,6 +107,22 @@ export const WORDS_TEXT = {
   from: 'It starts in',
   aim: 'It aims at',
   noAim: 'not said',
+  notAim: 'No aim of it',
+  oneMoreAim: 'and',
+  parent: 'A kind of',
+  noParent: 'nothing else',
+  namedSide: 'The side that is named',
+  noLead: 'no side',
+  leadOf: (role: string, limb: string): string => `${limb} of ${role === 'even' ? 'whoever acts' : `the ${role}`}`,
+  dangers: 'What it can do by itself',
+  ladder: 'How far it came, in five steps',
+  usualLadder: (rungs: readonly string[]): string => `as usual: ${rungs.join(', ')}`,
+  ownLadder: 'in words of its own',
+  rung: (depth: number): string => `Step ${depth}`,
+  aliasLanguage: (alias: string): string => `Language of ${alias}`,
+  what: 'It is',
+  placeToHold: 'a place to hold',
+  wholeGrip: 'a whole grip',
   made: 'Made of',
   sided: 'Left and right',
   injures: 'What it can injure',
@@ -133,11 +132,54 @@ export const WORDS_TEXT = {
   careHint: 'What must be kept in mind: tap early, release at once, who may do it and in which form.',
   save: 'Save as a list',
   read: 'Read a list',
-  readLead: 'Lines of kind, name, alias. Nothing is changed before you have seen what each line would do.',
   headMissing: 'The first line has to name the columns: kind, name, alias.',
-  takeIn: (n: number): string => (n === 1 ? 'Add this name' : `Add these ${n} names`),
+  takeIn: (n: number): string => (n === 1 ? 'Take in this line' : `Take in these ${n} lines`),
+  addsIt: 'adds it',
+  makes: (kind: string): string => `a new ${kind} of your own`,
+  changes: 'says anew what it is',
+  cellFaults: (faults: readonly string[]): string => `not understood: ${faults.join(', ')}`,
+  lines: (lines: readonly WordLine[]): string => {
+    const n = (does: WordLine['does']): number => lines.filter((line) => line.does === does).length;
+    return [
+      `${lines.length === 1 ? '1 line' : `${lines.length} lines`}: ${n('adds')} add a name`,
+      n('makes') ? `${n('makes')} make a word` : '',
+      n('changes') ? `${n('changes')} change an own word` : '',
+      `${n('known')} known already`,
+      `${n('nothing')} not understood`,
+    ]
+      .filter(Boolean)
+      .join(', ');
+  },
   nothingToAdd: 'No line adds anything.',
 } as const;
+
+/** Holds of a position or of a grip, one in a row; rows are counted from 1. */
+export const HOLDS_TEXT = {
+  requires: 'Made by these holds',
+  requiresHint: 'Where grips are told and these are not among them, it’s pointed out.',
+  grips: 'The holds it is',
+  gripsHint: 'Typed by its name, all of them are kept.',
+  add: 'One more hold',
+  takeAway: (nth: number): string => `Take hold ${nth} away`,
+  holder: (nth: number): string => `Whose, hold ${nth}`,
+  limb: (nth: number): string => `With what, hold ${nth}`,
+  limbSide: (nth: number): string => `Which side, hold ${nth}`,
+  kind: (nth: number): string => `How, hold ${nth}`,
+  target: (nth: number): string => `What is held, hold ${nth}`,
+  sides: (nth: number): string => `On how many sides, hold ${nth}`,
+  anySide: 'either side',
+  oneSide: 'on one side',
+  bothSides: 'on both sides',
+} as const;
+
+/** What an action can do by itself, whatever it ends in. */
+export const DANGER_TEXT: Record<Danger, string> = {
+  falls: 'a fall',
+  slam: 'a slam',
+  jump: 'a jump onto somebody',
+  knee: 'a twist or weight on the knee',
+  neck: 'a wrench of the neck or back',
+};
 
 export const LINE_WHY = {
   'no alias': 'no other name on this line',
@@ -146,4 +188,6 @@ export const LINE_WHY = {
   twice: 'stands on an earlier line already',
   unreadable: 'cannot be read',
   'too long': 'longer than 120 characters',
+  risk: 'a submission needs injures and care',
+  sides: 'roles must be even, or top and bottom, or attacker and defender',
 } as const;
