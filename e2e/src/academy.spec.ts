@@ -260,12 +260,32 @@ test('when clips and words go out and come in as lists, each line should say fir
   await page.goto(`${running.url}/academy/words`);
   await page.locator('[data-word]').first().waitFor();
   const words = join(folder, 'words.csv');
-  writeFileSync(words, 'kind,name,alias\nposition,half guard,der Haken\nposition,nowhere,x\n');
+  // another name, a word of one's own with what it is, a sweep to it further up, and one that nobody knows
+  writeFileSync(
+    words,
+    [
+      'kind,name,alias,language,family,roles,lead,parent,does,aims,ladder',
+      'action,pier sweep,,,,,,,sweep,pier guard top,no|rope|plank|rail|deck',
+      'position,half guard,der Haken,,,,,,,,',
+      'position,nowhere,x,,,,,,,,',
+      'position,pier guard,hashigo,ja,open guard,bottom|top,top leg,open guard,,,',
+    ].join('\n'),
+  );
   await page.getByTestId('words-picker').setInputFiles(words);
-  await expect(page.getByRole('region', { name: 'Read a list' })).toContainText('no word of this name');
-  await page.getByRole('button', { name: 'Add this name' }).click();
+  const sheetOfWords = page.getByRole('region', { name: 'Read a list' });
+  await expect(sheetOfWords).toContainText('no word of this name');
+  await expect(sheetOfWords.getByRole('status')).toHaveText(
+    '4 lines: other names 1, new words 2, known already 0, not understood 1',
+  );
+  await page.getByRole('button', { name: 'Take in these 3 lines' }).click();
   await saved(page).waitFor();
   await expect(page.locator('[data-word="half-guard"]')).toContainText('der Haken');
+  await expect(page.locator('[data-word="own-pier-guard"]')).toContainText('a kind of open guard');
+  await page.getByText('Japanese', { exact: true }).click();
+  await expect(page.locator('[data-word="own-pier-guard"]')).toContainText('hashigo');
+  await page.getByText('Portuguese', { exact: true }).click();
+  await expect(page.locator('[data-word="own-pier-guard"]')).not.toContainText('hashigo');
+  await page.getByText('all', { exact: true }).click();
   await page.goto(`${running.url}/clips`);
   await page.getByRole('combobox', { name: 'Position' }).click();
   await page.keyboard.type('haken');

@@ -144,7 +144,7 @@ describe('words as a list', () => {
     ).toEqual([]);
     const [changed] = readWords(
       text
-        .replace('0.5,top leg', '0.75,bottom arm')
+        .replace('yes,open guard,bottom | top,0.5,top leg', 'yes,open guard,bottom | top,0.75,bottom arm')
         .split('\n')
         .filter((l, i) => i === 0 || l.includes('ladder guard,h'))
         .join('\n'),

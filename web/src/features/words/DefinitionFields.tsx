@@ -49,7 +49,7 @@ const PositionFields = ({ definition, words, ownKey, onChange }: FieldsOf<'posit
           onChange={changeRoles}
         />
         {set !== 'even' && (
-          <Labelled label={`${T.height} (${ROLES[set][0]})`}>
+          <Labelled label={T.height(ROLES[set][0])}>
             <Ruled
               type="number"
               min={-5}

@@ -75,7 +75,7 @@ const Rows = <H,>({
         </Action>
       </Flex>
     ))}
-    <Flex gap="3" alignItems="center">
+    <Flex gap="3" alignItems="center" marginTop="1">
       <Action type="button" disabled={holds.length >= MOST} onClick={() => onChange([...holds, fresh()])}>
         <Plus size={15} aria-hidden /> {T.add}
       </Action>

@@ -102,7 +102,7 @@ export const WORDS_TEXT = {
   meansAlso: (others: string): string => `also means ${others}; what fits the place is taken first`,
   family: 'Family',
   roles: 'Roles',
-  height: 'How good it is for the first role, −5 to +5',
+  height: (role: string): string => `Height of the ${role}, −5 to +5`,
   does: 'What it is for',
   from: 'It starts in',
   aim: 'It aims at',
@@ -141,11 +141,11 @@ export const WORDS_TEXT = {
   lines: (lines: readonly WordLine[]): string => {
     const n = (does: WordLine['does']): number => lines.filter((line) => line.does === does).length;
     return [
-      `${lines.length === 1 ? '1 line' : `${lines.length} lines`}: ${n('adds')} add a name`,
-      n('makes') ? `${n('makes')} make a word` : '',
-      n('changes') ? `${n('changes')} change an own word` : '',
-      `${n('known')} known already`,
-      `${n('nothing')} not understood`,
+      `${lines.length === 1 ? '1 line' : `${lines.length} lines`}: other names ${n('adds')}`,
+      n('makes') ? `new words ${n('makes')}` : '',
+      n('changes') ? `own words changed ${n('changes')}` : '',
+      `known already ${n('known')}`,
+      `not understood ${n('nothing')}`,
     ]
       .filter(Boolean)
       .join(', ');
