@@ -19,7 +19,7 @@ const PASSES = 3;
 const WARM = 10;
 /** One letter in so many is wrong: none, as one types, in great haste. */
 const HASTE = [0, 25, 12];
-const GYM_TALK = ['first', 'second'];
+const GYM_TALK = ['first', 'second', 'third'];
 
 /** What the tests make phrases with, which is in no build; it reads by the built core. */
 const testing = async (...names) => {
@@ -173,10 +173,10 @@ export const phrase = async () => {
         '; ',
       )}. Goal 96 %: ${held(shipped[0].mean >= 96)} where it is typed rightly, ${held(shipped[1].mean >= 96)} with one letter in ${HASTE[1]} wrong, ${held(shipped[2].mean >= 96)} with one in ${HASTE[2]}`,
     `- **(b) word lists nobody has seen**, ${LISTS} lists made by seed (names of one to three made-up words, aliases, initials; one phrase in five with a slip), ${LISTS * EACH_LIST} phrases: **${ofLists.toFixed(1)} %** (by list ${Math.min(...lists)} to ${Math.max(...lists)} %); goal 92 %: ${held(ofLists >= 92)}`,
-    `- **(c) ${gym.length} lines of gym talk**, written and marked by hand, half of them before the reader was touched: **${percent(right(gym), gym.length)}**; goal 95 % over all: ${held(right(gym) / gym.length >= 0.95)}; 90 % in each class: ${held(least >= 0.9)}`,
+    `- **(c) ${gym.length} lines of gym talk**, written and marked by hand, the first third before the reader was touched, the others after it: **${percent(right(gym), gym.length)}**; goal 95 % over all: ${held(right(gym) / gym.length >= 0.95)}; 90 % in each class: ${held(least >= 0.9)}`,
     `- parts kept as certain that nobody meant: ${wrong} of ${certain}, 1 in ${Math.round(certain / wrong)}; goal 1 in 200: ${held(wrong * 200 <= certain)}. Asked: ${asked} of ${certain + asked} parts, 1 in ${Math.round((certain + asked) / asked)}; goal at most 1 in 12: ${held(asked * 12 <= certain + asked)}`,
     '',
-    `| class | lines | wholly right | ${GYM_TALK.map((name) => `${name} half`).join(' | ')} |`,
+    `| class | lines | wholly right | ${GYM_TALK.join(' | ')} |`,
     `|---|---|---|${GYM_TALK.map(() => '---|').join('')}`,
     ...classes.map((c) => {
       const of = gym.filter((g) => g.line.class === c);
@@ -187,7 +187,7 @@ export const phrase = async () => {
       return `| ${c} | ${of.length} | ${percent(right(of), of.length)} | ${halves.join(' | ')} |`;
     }),
     '',
-    'The second half was read for the first time with 83.3 % wholly right; what it showed has been mended since, so that neither half is unseen any more.',
+    'The second part was read for the first time with 83.3 % wholly right; the third, in three sittings of 106, 106 and 68 lines, each written after what the one before showed had been mended, with 85.8, 73.6 and 73.5 %; of the parts kept as certain one in 23, 18 and 11 was wrong. What they showed has been mended since: none of these lines is unseen any more.',
     '',
     `- one key more in the line, ${TERMS} terms, each key the median of ${PASSES} passes: median ${median} ms, 95 % within ${p95} ms, 99 % within ${p99} ms, ${over} of ${times.length} keys over ${KEY_MS} ms (slowest single one ${slowest} ms); goal median 2 ms, 99 % under 8 ms: ${held(Number(median) <= 2 && Number(p99) <= 8)}`,
   ]);

@@ -1,7 +1,7 @@
 import type { Words } from '../vocabulary/index.js';
 import { isEveryday } from './everyday.js';
 import { waysFor } from './grammar.js';
-import { KNOWN } from './listed.js';
+import { isPlain } from './listed.js';
 import type { Piece } from './piece.js';
 import { piecesOf } from './pieces.js';
 import { START, opened, type Reading, type Way } from './readings.js';
@@ -41,15 +41,15 @@ const best = (steps: readonly Step[], at: number): readonly Reading[] => {
   return [...kept.values()];
 };
 
-/** Words that say who acts: to leave one is to turn things over. */
-const VOICES = new Set('they he she i we opponent opp partner'.split(' '));
+/** Words that say who acts, and that something further is done: to leave one is to turn things over. */
+const VOICES = new Set('they he she i we opponent opp partner then'.split(' '));
 /** What it costs to leave a token: more where it says who acts, or how it ended. */
 const leaving = (r: Reading, token: Token, pieces: readonly Piece[]): readonly Mark[] =>
   VOICES.has(token.text) || (r.result === null && pieces.some((p) => p.said.is === 'result'))
     ? [['unread', 3]]
     : SMALL.has(token.text)
       ? []
-      : isEveryday(token.text) || KNOWN.has(token.text)
+      : isPlain(token)
         ? [['everyday', 1]]
         : [['unread', 1]];
 

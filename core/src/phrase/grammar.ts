@@ -1,71 +1,22 @@
-import { isAimedAt, type Result } from '../attempts/index.js';
-import { otherRole, type ActionKind, type Role, type Words } from '../vocabulary/index.js';
+import { isAimedAt } from '../attempts/index.js';
+import { otherRole, type Words } from '../vocabulary/index.js';
 import { holdKey } from './holds.js';
+import {
+  beginsThere,
+  endsThere,
+  pointed,
+  isWonWithout,
+  nextAttempt,
+  chainMarks,
+  isFiner,
+  ATTACKS,
+  ofThem,
+  placed,
+} from './grammarMarks.js';
 import type { Piece, Pointer, Said } from './piece.js';
 import type { Reading, Way } from './readings.js';
-import type { Meant, SaidFinish, SaidPlace } from './types.js';
+import type { SaidFinish } from './types.js';
 import type { Mark } from './weights.js';
-
-/** Who does not do this: the other side of a guard. */
-const OTHER_SIDE: Partial<Record<ActionKind, Role>> = {
-  pass: 'bottom',
-  sweep: 'top',
-  retention: 'top',
-};
-
-const beginsThere = (place: SaidPlace | null, action: string | null, words: Words): readonly Mark[] => {
-  const word = action === null ? undefined : words.action(action);
-  const family = place && words.position(place.position)?.family;
-  if (!word?.from.length || !family) return [];
-  // a pass is the top's, a sweep the bottom's: not of whoever is said to be the other
-  const isOther = OTHER_SIDE[word.does] === place.role && family !== 'standing';
-  return word.from.includes(family) ? [['begins', isOther ? -1.5 : 1]] : [];
-};
-const endsThere = (
-  action: string | null,
-  finish: SaidFinish | null,
-  place: SaidPlace | null,
-  words: Words,
-): readonly Mark[] => {
-  if (!finish) return [];
-  if (action !== null && isAimedAt(finish, action, words)) return [['aims', 1]];
-  return finish.kind === 'state' && finish.position === place?.position ? [['aims', 0.3]] : [];
-};
-const pointed = (r: Reading, to: Reading['pointer']): readonly Mark[] =>
-  r.pointer === to
-    ? [['pointed', 1]]
-    : r.pointer === null || r.pointer === 'act'
-      ? []
-      : [['mispointed', r.pointer === 'because' ? 2.5 : 1]];
-
-const isWonWithout = (finish: SaidFinish | null, result: Result | null): boolean =>
-  finish?.kind === 'submission' && finish.won && result !== null && result !== 'success' && result !== 'shown';
-
-const startOf = (finish: SaidFinish | null): SaidPlace | null =>
-  finish?.kind === 'state' ? { position: finish.position, role: finish.role, lead: null } : null;
-
-/** What changes where a further attempt begins: it starts where the one before ended. */
-const nextAttempt = (r: Reading): Partial<Reading> => ({
-  attempt: r.attempt + 1,
-  place: startOf(r.finish) ?? (r.finish ? null : r.place),
-  ...{ action: null, finish: null, result: null, depth: false, used: new Set<string>(), met: false },
-});
-/** How much speaks for a further attempt: it is said, or the one before has come to an end. */
-const chainMarks = (r: Reading): readonly Mark[] => [
-  ['chain', 1],
-  ...(r.isThen ? [['chained', 1] as const] : []),
-  ...(r.result !== null || r.finish !== null ? [['chained', 0.6] as const] : r.met ? [['chained', 0.4] as const] : []),
-];
-
-/** Whether a place is the one said before, or a child of it. */
-const isFiner = (before: Pick<SaidPlace, 'position'>, place: SaidPlace, words: Words): boolean =>
-  place.position === before.position || words.position(place.position)?.parent === before.position;
-
-const placed = (meant: Meant, change: Partial<Reading>, ...marks: readonly (readonly Mark[])[]): Way => ({
-  marks: marks.flat(),
-  change,
-  meant,
-});
 
 const ways = {
   who: (r: Reading, { subject }: Extract<Said, { is: 'who' }>): readonly Way[] => {
@@ -76,16 +27,20 @@ const ways = {
       { marks: [], change: { who: other, voice: 'they' }, meant: null },
     ];
   },
-  place: (r: Reading, { place }: Extract<Said, { is: 'place' }>, words: Words) => {
+  place: (r: Reading, said: Extract<Said, { is: 'place' }>, words: Words) => {
     const all: Way[] = [];
+    const isOfThem = r.voice === 'they' && r.piece?.said.is === 'pointer' && said.place.role === null;
+    const place = isOfThem ? ofThem(said.place, words) : said.place;
     const isEven = words.position(place.position)?.roles.length === 1;
     const they: readonly Mark[] =
       r.voice === 'they' ? [['order', isEven ? 0.2 : 0.8]] : r.voice === 'they still' ? [['order', 0.1]] : [];
     const change = { voice: r.voice === 'they' || r.voice === 'they still' ? 'open' : r.voice } as const;
     if (!r.place || (r.attempt > 0 && r.action === null)) {
+      // nothing that was done begins there
+      const isOdd = (words.action(r.action ?? '')?.from.length ?? 0) > 0 && !beginsThere(place, r.action, words).length;
       all.push(
         placed({ part: 'position', place }, { place, ...change }, beginsThere(place, r.action, words), they, [
-          ...(r.action !== null && r.pointer !== 'from' ? [['order', 0.9] as const] : []),
+          ...(r.action !== null && r.pointer !== 'from' ? [['order', isOdd ? 1.9 : 0.9] as const] : []),
           ...(r.finish || r.result ? [['order', 0.5] as const] : []),
           ...pointed(r, 'from'),
         ]),
@@ -104,7 +59,7 @@ const ways = {
     if (!r.place && r.voice === 'they' && r.told === 'reaction' && r.pointer === 'to')
       all.push(
         placed(
-          { part: 'position', place: { ...place, role: place.role && otherRole(place.role) } },
+          { part: 'position', place: { ...place, role: said.place.role ? otherRole(said.place.role) : place.role } },
           { place, ...change },
           [['pointed', 1]],
         ),
@@ -117,9 +72,10 @@ const ways = {
         marks,
         endsThere(from.action, finish, from.place, words),
         [
-          ...(from.action === null && r.pointer !== 'to' ? [['order', from.place ? 0.6 : 1.5] as const] : []),
+          ...(from.action === null && r.pointer !== 'to' ? [['order', from.place ? 0.6 : 2.5] as const] : []),
           ...(!from.place && r.pointer !== 'to' ? [['order', 0.25] as const] : []),
           ...(r.voice === 'they' ? [['order', 0.4] as const] : []),
+          ...(r.pointer === 'act' ? [['mispointed', 0.6] as const] : []),
           ...pointed(r, 'to'),
         ],
       );
@@ -136,8 +92,9 @@ const ways = {
     }
     return all;
   },
-  action: (r: Reading, { key }: Extract<Said, { is: 'action' }>, words: Words): readonly Way[] => {
+  action: (read: Reading, { key }: Extract<Said, { is: 'action' }>, { whose }: Piece, words: Words): readonly Way[] => {
     const all: Way[] = [];
+    const r: Reading = whose ? { ...read, voice: whose === 'us' ? 'us' : 'they' } : read;
     const isTheirs = r.voice === 'they' || r.voice === 'they still';
     // from one place to another, and only then something done: it begins there
     const isUnderWay = r.action === null && r.place !== null && r.finish?.kind === 'state' && (!r.isTo || r.isThen);
@@ -149,6 +106,7 @@ const ways = {
           beginsThere(r.place, key, words),
           endsThere(key, r.finish, r.place, words),
           r.pointer === 'to' || r.pointer === 'because' ? [['mispointed', 0.8]] : [],
+          r.pointer === 'act' ? [['pointed', 0.5]] : [],
           r.voice === 'they' ? [['turned', 1]] : r.voice === 'they still' ? [['turned', 0.3]] : [],
           r.result !== null && r.attempt > 0 ? [['order', 1]] : [],
           isUnderWay ? [['order', 1]] : [],
@@ -159,6 +117,9 @@ const ways = {
       all.push(
         placed({ part: 'entry', action: key }, { action: key, isFiner: true }, beginsThere(r.place, key, words)),
       );
+    // *torreando pass*: one name, and what kind of thing it is
+    if (r.action !== null && r.told === 'entry' && words.action(r.action)?.parent === key)
+      all.push(placed({ part: 'entry', action: r.action }, { isFiner: true }));
     // what they hold says how it stands, not that they go on
     const goesOn = r.voice === 'they still' && !(r.told === 'grip' && r.action === null);
     if (r.voice === 'they' || goesOn)
@@ -169,11 +130,22 @@ const ways = {
           [['theirs', r.voice === 'they' ? 0.3 : 0.05]],
           r.pointer === 'with' || r.pointer === 'because' ? [['mispointed', 1]] : [],
           r.voice === 'they still' && r.isThen ? [['order', 0.6]] : [],
+          // in a clause of its own an attack is rather that of whoever acts
+          r.voice === 'they still' && ATTACKS.has(words.action(key)!.does) ? [['order', 0.8]] : [],
           r.finish ? [['order', 0.5]] : [],
         ),
       );
+    // *back step to leg drag*: from one thing done to the next
+    const isOnTo = r.pointer === 'to' && r.told === 'entry';
+    // *grip fighting, foot sweep*: it was to get there
+    const isSetUp = r.action !== null && words.action(r.action)?.aims.length === 0;
     const maySayNext =
-      isUnderWay || r.isThen || r.voice === 'us' || (r.result === null && (r.met || r.finish !== null));
+      isUnderWay ||
+      isOnTo ||
+      isSetUp ||
+      r.isThen ||
+      r.voice === 'us' ||
+      (r.result === null && (r.met || r.finish !== null));
     if ((r.action !== null || isUnderWay) && r.voice !== 'they' && maySayNext) {
       const next = nextAttempt(r);
       all.push(
@@ -181,6 +153,7 @@ const ways = {
           { part: 'entry', action: key },
           { ...next, action: key, voice: r.voice === 'us' ? 'us' : 'open' },
           isUnderWay ? [['chain', 0.3]] : chainMarks(r),
+          isOnTo || isSetUp ? [['chained', 0.6]] : [],
           beginsThere(next.place ?? null, key, words),
           r.pointer === 'because' || r.pointer === 'with' ? [['mispointed', 1]] : [],
           isTheirs && !r.isThen ? [['turned', 0.2]] : [],
@@ -200,7 +173,7 @@ const ways = {
         { finish, voice: 'open' },
         endsThere(r.action, finish, r.place, words),
         pointed(r, 'to'),
-        r.action === null ? [['order', 1.5]] : [],
+        r.action === null || !isAimedAt(finish, r.action, words) ? [['order', 1.5]] : [],
       ),
     ];
   },
@@ -220,9 +193,11 @@ const ways = {
     const finish: SaidFinish = { kind: 'state', position: r.place.position, role: r.place.role };
     return [placed({ part: 'finish', finish }, { finish, voice: 'open' }, [['aims', 0.5]])];
   },
-  reaction: (r: Reading, { key }: Extract<Said, { is: 'reaction' }>): readonly Way[] => {
+  reaction: (r: Reading, { key }: Extract<Said, { is: 'reaction' }>, { isOnThem = false }: Piece): readonly Way[] => {
     const what = `reaction ${key}`;
-    if (r.used.has(what) || r.voice === 'us') return [];
+    // *stack them*, *rolled him over*: done to the other side, not by it
+    const isOurs = isOnThem && r.voice !== 'they' && r.voice !== 'they still';
+    if (r.used.has(what) || r.voice === 'us' || isOurs) return [];
     return [
       placed(
         { part: 'reaction', what: key, isAction: false },
@@ -259,11 +234,15 @@ const ways = {
         : isVoiced
           ? (['opponent'] as const)
           : (['subject'] as const);
+    // what is held *then* is held in what follows
+    const next = r.isThen && r.action !== null && r.voice === 'open' && holders[0] === 'subject' ? nextAttempt(r) : {};
+    const isNext = 'attempt' in next;
     return holders.map((holder) =>
       placed(
         { part: 'grip', hold, holder },
         {
-          used: new Set(r.used).add(what),
+          ...next,
+          used: new Set(isNext ? [] : r.used).add(what),
           ...(r.pointer === 'with' ? { pointer: 'with' as const } : {}),
           ...(r.voice === 'they still' && holder === 'subject' ? { voice: 'open' as const } : {}),
         },
@@ -272,7 +251,7 @@ const ways = {
           : r.pointer === null || r.pointer === 'act'
             ? []
             : [['mispointed', 1]],
-        r.finish ? [['order', 0.6]] : [],
+        isNext ? chainMarks(r) : r.finish ? [['order', 0.6]] : [],
         r.voice === 'they still' && holder === 'subject' ? [['turned', 0.4]] : [],
         // a grip with a name of its own may be the name of the place
         words.target(hold.target)?.grips && r.voice === 'open' && r.pointer !== 'with' ? [['order', 0.8]] : [],
@@ -283,7 +262,12 @@ const ways = {
     r.used.has('bait') || r.action === null
       ? []
       : [placed({ part: 'intent', intent: 'bait' }, { used: new Set(r.used).add('bait') }, [['order', 0.25]])],
-  result: (r: Reading, { result, isTap }: Extract<Said, { is: 'result' }>, words: Words): readonly Way[] => {
+  result: (
+    r: Reading,
+    { result, isTap }: Extract<Said, { is: 'result' }>,
+    { isOnThem = false }: Piece,
+    words: Words,
+  ): readonly Way[] => {
     // won and failed is never said of one attempt
     if (r.result !== null || isWonWithout(r.finish, result)) return [];
     const does = r.action === null ? undefined : words.action(r.action)?.does;
@@ -295,6 +279,8 @@ const ways = {
         pointed(r, null),
         r.finish || r.action !== null ? [] : [['order', 0.4]],
         isTap && !canTap ? [['order', 0.75]] : [],
+        // *theo taps*: he is the one it is done to
+        isTap && !isOnThem && r.told === 'who' && r.voice === 'open' ? [['order', 1.5]] : [],
         // whoever makes them tap does not end in a place
         isTap && r.finish?.kind === 'state' ? [['order', 1.5]] : [],
       ),
@@ -326,9 +312,12 @@ const ways = {
             ? { isThen: true, ...(r.voice === 'they still' ? { voice: 'open' as const } : {}) }
             : to === 'joint'
               ? {}
-              : to === 'with' && r.voice === 'they still'
-                ? { pointer: to, voice: 'open' }
-                : { pointer: to };
+              : // *tried to*
+                to === 'to' && r.pointer === 'act' && r.piece?.said.is === 'pointer'
+                ? {}
+                : to === 'with' && r.voice === 'they still'
+                  ? { pointer: to, voice: 'open' }
+                  : { pointer: to };
     return [{ marks: [], change, meant: null }];
   },
 };
@@ -342,7 +331,7 @@ export const waysFor = (r: Reading, piece: Piece, words: Words): readonly Way[] 
     case 'place':
       return ways.place(r, said, words);
     case 'action':
-      return ways.action(r, said, words);
+      return ways.action(r, said, piece, words);
     case 'submission':
       return ways.submission(r, said, words);
     case 'reset':
@@ -350,7 +339,7 @@ export const waysFor = (r: Reading, piece: Piece, words: Words): readonly Way[] 
     case 'stays':
       return ways.stays(r);
     case 'reaction':
-      return ways.reaction(r, said);
+      return ways.reaction(r, said, piece);
     case 'reason':
       return ways.reason(r, said, piece);
     case 'hold':
@@ -358,7 +347,7 @@ export const waysFor = (r: Reading, piece: Piece, words: Words): readonly Way[] 
     case 'bait':
       return ways.bait(r);
     case 'result':
-      return ways.result(r, said, words);
+      return ways.result(r, said, piece, words);
     case 'clothing':
       return ways.clothing(r, said);
     case 'depth':

@@ -3,6 +3,8 @@ import { ACTION_KINDS, tokens, type Role, type Words } from '../vocabulary/index
 import type { Line } from './line.js';
 import type { Piece, Pointer, Said } from './piece.js';
 import { fit } from '../spelling/index.js';
+import { isEveryday } from './everyday.js';
+import { SMALL } from './sayings.js';
 import type { Token } from './tokens.js';
 
 /** Something that is said in words of its own, whatever the list of words. */
@@ -34,7 +36,7 @@ const STEERING: readonly Listed[] = [
   ),
   ...pointer(
     'to',
-    'to|into|onto|in to|ends in|ends up in|ended in|ended up in|ending in|ending up in|end in|end up in|ends|ends on|finishes in|finished in|finish in|lands in|landed in|landing in|lands on|lands|landed|gets to|got to|arrives in|ends at|back to|goes to|moves to|for|back in',
+    'to|into|onto|in to|ends in|ends up in|ended in|ended up in|ending in|ending up in|end in|end up in|ends|ends on|finishes in|finished in|finish in|lands in|landed in|landing in|lands on|lands|landed|gets to|got to|arrives in|ends at|back to|goes to|moves to|for|back in|ended on top in|ends on top in|ending on top in|stuck in|got stuck in|gets stuck in|caught in|trapped in|settles in|settled in|stops in|stopped in',
     0.4,
   ),
   ...pointer(
@@ -55,6 +57,11 @@ const STEERING: readonly Listed[] = [
     'and|plus|also|but|after|while|when|as|still|again|too|just|both|is|was|are|were|it|that|this|stays in|still in|stays',
     0.1,
   ),
+  ...pointer(
+    'joint',
+    'flat on my back|flat on the back|flat on his back|flat on her back|flat on their back|flat on your back',
+    1.2,
+  ),
   ...pointer('joint', 'to the side|to one side|onto the side|to their side|to the other side|off to the side', 1.2),
   ...pointer(
     'act',
@@ -65,12 +72,12 @@ const STEERING: readonly Listed[] = [
 
 const RESULT_SAID: Record<Result, string> = {
   success:
-    'ok+|okay+|success|successful|successfully|succeeded|worked|works|it worked|it works|got it|gets it|made it|hit it|landed it|finished it|done*|good*|yes*|y*|yep*|check*',
+    'ok+|okay+|success|successful|successfully|succeeded|worked|works|it worked|it works|got it|gets it|made it|hit it|landed it|finished it|done*|good*|yes*|y*|w*|yep*|check*',
   partial: 'partial|partially|partly|half*|almost*|half way|halfway|nearly*|almost got it|nearly got it|so so|pt*',
   failed:
-    'fail|failed|fails|no*|did not work|didn work|doesn work|does not work|not working|no good|no luck|no success|unsuccessful|unsuccessfully|stopped|stuffed|got stuffed|gets stuffed|blocked|got blocked|gets blocked|shut down|denied|defended|missed|lost it|nothing*|n*|f*|x*',
+    'fail|failed|fails|no*|nope*|nah*|did not work|didn work|doesn work|does not work|not working|no good|no luck|no success|unsuccessful|unsuccessfully|stopped|stuffed|got stuffed|gets stuffed|blocked|got blocked|gets blocked|shut down|denied|defended|missed|lost it|nothing*|n*|f*|x*',
   abandoned:
-    'abandoned|dropped|drops it|dropped it|given up|gave up|gives up|gave it up|gives it up|lets it go|let it go|lets go|let go|bails|bailed|bails out',
+    'abandoned|dropped|drops it|dropped it|given up+|gave up+|gives up+|gave it up|gives it up|lets it go|let it go|lets go+|let go+|bails|bailed|bails out',
   shown: 'shown|demonstration|demo|drill|drilled|demonstrated|as a drill',
 };
 const WON =
@@ -184,6 +191,9 @@ const LISTED: readonly Listed[] = [
 ];
 export const KNOWN = new Set([...LISTED, ...ROLES].flatMap(({ tokens }) => tokens));
 
+/** Whether a word is one of those that everybody says: left unread it needs no question. */
+export const isPlain = ({ text }: Token): boolean => SMALL.has(text) || isEveryday(text) || KNOWN.has(text);
+
 const SLIPS_FROM = 3;
 /** In longer words more may go wrong. */
 const leastFit = (word: string): number => (word.length >= 6 ? 0.68 : 0.78);
@@ -230,6 +240,8 @@ const listedOf = (words: Words): ByFirst => {
   return made;
 };
 
+/** What stands behind the tap of whoever taps; behind all else it is somebody who is made to. */
+const TAPS_TO = new Set('to from with by on'.split(' '));
 /** What may be said of a result in the same breath. */
 const MAY_FOLLOW = new Set(['because', 'bc', 'since', 'as', 'to', 'into', 'from', 'but']);
 /** What of these stands at a token. */
@@ -251,6 +263,9 @@ export const listedAt = (line: Line, at: number, words: Words): readonly Piece[]
         gain: how * text.length + gain,
         quality: how,
         isWritten: how === 1,
+        ...(said.is === 'result' && said.isTap
+          ? { isOnThem: after !== undefined && !after.opens && !TAPS_TO.has(after.text) }
+          : {}),
       });
     }
   };

@@ -1,9 +1,9 @@
 /** Characters [from, to) of a text, in UTF-16 units. */
 export type Stretch = { readonly from: number; readonly to: number };
 
-/** What is left unread: in brackets, in quotes; to the end of the line after `#`, `note:` or a dash between spaces. */
+/** What is left unread: in brackets, in quotes; to the end of the line after `#`, `//`, `note:` or a dash between spaces. */
 const NOTES =
-  /\((?<round>[^()]*)\)|\[(?<square>[^[\]]*)\]|\{(?<curly>[^{}]*)\}|"(?<plain>[^"]*)"|[“„](?<curved>[^“”„]*)[”“]|«(?<angled>[^«»]*)»|(?<=^|[\s,;])['‘](?<single>[^'‘’]{2,}?)['’](?=$|[\s,;.])|(?<=^|[\s,;.])#\s?(?<hash>[^\n]*)|\bnotes?\s*:\s*(?<named>[^\n]*)|(?<=\S)\s+[-–—]\s+(?<dashed>[^\n]*)/giu;
+  /\((?<round>[^()]*)\)|\[(?<square>[^[\]]*)\]|\{(?<curly>[^{}]*)\}|"(?<plain>[^"]*)"|[“„](?<curved>[^“”„]*)[”“]|«(?<angled>[^«»]*)»|(?<=^|[\s,;])['‘](?<single>[^'‘’]{2,}?)['’](?=$|[\s,;.])|(?<=^|[\s,;.])#\s?(?<hash>[^\n]*)|(?<=^|\s)\/\/\s?(?<strokes>[^\n]*)|\bnotes?\s*:\s*(?<named>[^\n]*)|(?<=\S)\s+[-–—]\s+(?<dashed>[^\n]*)/giu;
 
 /**
  * The notes of a line, each with where its words stand and where it stands itself with its signs, in the order of the text. What is not closed is no note.

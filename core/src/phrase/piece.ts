@@ -35,4 +35,7 @@ export type Piece = {
   readonly gain: number;
   readonly quality: number;
   readonly isWritten: boolean;
+  /** Said of somebody to whom it is done: *them* stands in it or behind it. */ readonly isOnThem?: boolean;
+  /** A place that stands there as something done: *stacked*. */ readonly isVerb?: boolean;
+  /** Whose an action is said to be. */ readonly whose?: 'us' | 'them';
 };

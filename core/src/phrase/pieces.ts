@@ -2,6 +2,7 @@ import type { Side, Subject } from '../attempts/index.js';
 import { tokens, type PositionWord, type Role, type Words } from '../vocabulary/index.js';
 import { isEnglish } from './english.js';
 import { isEveryday } from './everyday.js';
+import { holderOf } from './holderOf.js';
 import { holdsAt, type SaidHold } from './holds.js';
 import { LineMemo, type Line } from './line.js';
 import { KNOWN, ROLES, listedAt, says, standsAlone } from './listed.js';
@@ -19,10 +20,6 @@ const SIDES: ReadonlyMap<string, Side> = new Map([
   ['left', 'left'],
   ['right', 'right'],
 ]);
-
-/** The role of whoever a position is said to be of: the guards are the bottom's, all else its first role's. */
-const holderOf = (family: string, roles: readonly Role[]): Role | undefined =>
-  family.endsWith('guard') || family === 'turtle' ? roles.find((r) => r === 'bottom') : roles[0];
 
 /** *top* and *bottom* of a place that has none, but one who attacks: in a guard the attack comes from below. */
 const heldRole = ({ family, roles }: PositionWord, said: Role): Role | null => {
@@ -75,13 +72,25 @@ const DOING = 0.3;
 const TAPS = ['tap', 'taps', 'tapped', 'submitted', 'finished', 'won', 'wins', 'win', 'finish'];
 const LOSES = ['lost', 'caught', 'loses', 'tapped to'];
 
+const OBJECTS = new Set('them him her'.split(' '));
+/** *them* in it, or behind it in the same clause. */
+const isOnThem = (line: Line, { from, to }: Span): boolean => {
+  for (let at = from + 1; at <= to; at++) {
+    const token = line.at(at);
+    if (!token || token.opens) return false;
+    if (OBJECTS.has(token.text)) return true;
+  }
+  return false;
+};
+
 const piecesOfSpan = (line: Line, span: Span, words: Words): readonly Piece[] => {
   const { from, to, gain, quality, isWritten } = span;
   const plain = (said: Said): Piece => ({ said, from, to, gain, quality, isWritten });
   const { kind, key } = span.named;
   switch (kind) {
     case 'position': {
-      const isVerb = !isWritten && to - from === 1 && line.at(from)!.isWord;
+      const isOne = to - from === 1;
+      const isVerb = !isWritten && isOne && line.at(from)!.isWord;
       return rolesAround(line, span, words).flatMap((around): Piece[] => {
         const piece = (lead: Side | null): Piece => ({
           said: { is: 'place', place: { position: key, role: around.role, lead } },
@@ -90,13 +99,21 @@ const piecesOfSpan = (line: Line, span: Span, words: Words): readonly Piece[] =>
           gain: gain + around.gain + (lead ? 1 : 0) - (isVerb ? DOING : 0),
           quality,
           isWritten,
+          // *stacked* may be what they did as well as where it is
+          isVerb: isVerb || (isOne && around.role === null && line.at(from)!.text.endsWith('ed')),
         });
         const lead = leadBefore(line, around.from, key, words);
         return lead ? [piece(null), piece(lead)] : [piece(null)];
       });
     }
-    case 'action':
-      return [plain({ is: 'action', key })];
+    case 'action': {
+      // *my double leg*, *his armbar*: whose it is
+      const owner = line.at(from)!.opens ? '' : (line.at(from - 1)?.text ?? '');
+      // *sprawls on the single leg*: on what is done to them
+      const isMet = owner === 'the' && ['on', 'against', 'off'].includes(line.at(from - 2)?.text ?? '');
+      const whose = MINE.has(owner) || isMet ? 'us' : THEIRS.has(owner) ? 'them' : null;
+      return [{ ...plain({ is: 'action', key }), ...(whose ? { whose } : {}) }];
+    }
     case 'submission': {
       const ends = (texts: readonly string[], won: boolean): Piece[] =>
         texts.flatMap((text) => {
@@ -108,7 +125,10 @@ const piecesOfSpan = (line: Line, span: Span, words: Words): readonly Piece[] =>
       return [plain({ is: 'submission', key, won: true, isEnd: false }), ...ends(TAPS, true), ...ends(LOSES, false)];
     }
     case 'reaction':
-      return [plain({ is: 'reaction', key })];
+      // *in turtle* is where they are
+      return !line.at(from)!.opens && line.at(from - 1)?.text === 'in'
+        ? []
+        : [{ ...plain({ is: 'reaction', key }), isOnThem: isOnThem(line, span) }];
     case 'reason':
       return [plain({ is: 'reason', key })];
     case 'target':
@@ -209,19 +229,39 @@ export const piecesOf = (
       hold.targetSide === null &&
       !words.target(hold.target)?.grips;
     // a name of several words is that name, not a hold that is put together of them
+    // behind *my*, too: *my double leg*
+    const isOwned = MINE.has(line.at(at)!.text) || THEIRS.has(line.at(at)!.text);
+    const behind = isOwned && spans[at + 1] ? spans[at + 1]!.value : [];
+    if (isOwned) line.at(spans[at + 1]?.furthest ?? at);
     const named = Math.max(
       0,
-      ...spans[at]!.value.filter((s) => s.isWhole && s.quality > 0.9 && s.named.kind !== 'target' && s.to > at + 1).map(
-        (s) => s.to,
-      ),
+      ...[...spans[at]!.value, ...behind]
+        .filter((s) => s.isWhole && s.quality > 0.9 && s.named.kind !== 'target' && s.to > s.from + 1)
+        .map((s) => s.to),
     );
+    const holds = holdsAt(line, at, targetsAt, words).flatMap(({ hold, from, to, gain, quality, isBare }): Piece[] =>
+      (isBare && !mayBeBare(line, from, to)) ||
+      (to <= named && isPutTogether(hold)) ||
+      // *double leg right away*: both is no side
+      (hold.both && hold.targetSide !== null)
+        ? []
+        : [{ said: { is: 'hold', hold }, from, to, gain, quality, isWritten: quality === 1 }],
+    );
+    // a place that stands alone by its name is not what somebody does
+    const place = spans[at]!.value.find(
+      (s) => s.named.kind === 'position' && s.isWritten && standsAlone(line, at, s.to),
+    );
+    const isBent = ({ said, isWritten, to }: Piece): boolean =>
+      said.is === 'reaction' && !isWritten && to === place?.to;
+    // what is the name of a hold as it stands is not the half of another name
+    const held = Math.max(0, ...holds.filter((h) => h.isWritten && h.from === at).map((h) => h.to));
+    const isHalf = ({ said, isWritten, from, to }: Piece): boolean =>
+      said.is === 'action' && !isWritten && from === at && to <= held;
     return [
-      ...spans[at]!.value.flatMap((span) => piecesOfSpan(line, span, words)),
-      ...holdsAt(line, at, targetsAt, words).flatMap(({ hold, from, to, gain, quality, isBare }): Piece[] =>
-        (isBare && !mayBeBare(line, from, to)) || (to <= named && isPutTogether(hold))
-          ? []
-          : [{ said: { is: 'hold', hold }, from, to, gain, quality, isWritten: quality === 1 }],
+      ...spans[at]!.value.flatMap((span) => piecesOfSpan(line, span, words)).filter(
+        (piece) => !isHalf(piece) && !isBent(piece),
       ),
+      ...holds,
       ...listedAt(line, at, words),
     ];
   });

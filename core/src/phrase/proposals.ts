@@ -69,14 +69,14 @@ type Roled<T> = { readonly is: T; readonly because: string | null };
 const proposedFor = (
   attempt: number,
   parts: readonly PhrasePart[],
-  began: SaidPlace | null,
+  leftBefore: SaidPlace | null,
   words: Words,
   context: PhraseContext,
 ): { readonly parts: readonly PhrasePart[]; readonly ended: SaidPlace | null } => {
   const said = <P extends Meant['part']>(part: P): Of<P> | undefined =>
     parts.find((p) => p.meant.part === part && p.status !== 'asked')?.meant as Of<P> | undefined;
   const action = said('entry')?.action ?? null;
-  const left = attempt === 0 ? (context.left ?? null) : began;
+  const left = attempt === 0 ? (context.left ?? null) : leftBefore;
   const settled = (place: SaidPlace): Roled<SaidPlace> => {
     if (place.role !== null) return { is: place, because: null };
     if (left?.position === place.position && left.role !== null)
@@ -89,7 +89,10 @@ const proposedFor = (
     };
   };
   const position = said('position');
-  const from = position ? settled(position.place).is : left;
+  const began = position ? settled(position.place) : null;
+  const from = began ? began.is : left;
+  /** Nobody said on which side it began, and nothing decides. */
+  const isUsual = began?.because === BECAUSE.usual;
   const aims = action === null ? [] : (words.action(action)?.aims ?? []);
   const result = said('result')?.result;
   const ended = (finish: SaidFinish): Roled<SaidFinish> => {
@@ -131,6 +134,10 @@ const proposedFor = (
       ...(because === BECAUSE.usual && is.part === 'position' && p.status === 'certain'
         ? { status: 'asked' as const, others: [...p.others, otherSide(is)] }
         : {}),
+      // and so is where it ended, by who was on top, as long as that is asked
+      ...((because === BECAUSE.onTop || because === BECAUSE.same) && (isUsual || !from) && p.status === 'certain'
+        ? { status: 'asked' as const }
+        : {}),
     };
   });
   const last = parts.at(-1);
@@ -141,8 +148,8 @@ const proposedFor = (
       ...{ from: at?.from ?? 0, to: at?.to ?? 0 },
     });
   const has = (part: Meant['part']): boolean => parts.some((p) => p.meant.part === part);
-  if (attempt > 0 && !has('position') && began && began.role !== null)
-    propose({ part: 'position', place: began }, BECAUSE.chain, parts[0]);
+  if (attempt > 0 && !has('position') && leftBefore && leftBefore.role !== null)
+    propose({ part: 'position', place: leftBefore }, BECAUSE.chain, parts[0]);
   const finish = roled.find((p) => p.meant.part === 'finish' && p.status !== 'asked')?.meant as
     Of<'finish'> | undefined;
   // a tap is to what was tried

@@ -1,8 +1,8 @@
 import type { Words } from '../vocabulary/index.js';
 import { readings, stepsOf } from './beam.js';
-import { isEveryday } from './everyday.js';
+import { isAside, isDoubtful } from './certainty.js';
 import { notesIn, type Stretch } from './notes.js';
-import { KNOWN } from './listed.js';
+import { isPlain } from './listed.js';
 import { asKnown, namesIn, piecesOf } from './pieces.js';
 import { withProposals } from './proposals.js';
 import type { Reading } from './readings.js';
@@ -59,16 +59,20 @@ const isFiner = (meant: Meant, other: Meant): boolean =>
   meant.part === 'position' && other.part === 'position' && meant.place.position === other.place.position;
 
 /** The tokens that were left unread, the ones beside each other as one stretch. */
-const leftOf = (text: string, left: readonly Token[], typed: readonly Token[]): readonly NotUnderstood[] => {
+const leftOf = (
+  text: string,
+  { left, setAside }: Pick<Read, 'left' | 'setAside'>,
+  typed: readonly Token[],
+): readonly NotUnderstood[] => {
   const all: NotUnderstood[] = [];
   let before = -2;
   for (const token of left) {
     const at = typed.indexOf(token);
-    const isPlain = SMALL.has(token.text) || isEveryday(token.text) || KNOWN.has(token.text);
+    const plain = isPlain(token) || setAside.has(token);
     const last = all.at(-1);
-    if (last && at === before + 1 && !token.opens && last.isPlain === isPlain)
-      all[all.length - 1] = { from: last.from, to: token.to, text: text.slice(last.from, token.to), isPlain };
-    else all.push({ from: token.from, to: token.to, text: text.slice(token.from, token.to), isPlain });
+    if (last && at === before + 1 && !token.opens && last.isPlain === plain)
+      all[all.length - 1] = { from: last.from, to: token.to, text: text.slice(last.from, token.to), isPlain: plain };
+    else all.push({ from: token.from, to: token.to, text: text.slice(token.from, token.to), isPlain: plain });
     before = at;
   }
   return all;
@@ -77,6 +81,7 @@ const leftOf = (text: string, left: readonly Token[], typed: readonly Token[]): 
 type Read = {
   readonly parts: readonly PhrasePart[];
   readonly left: readonly Token[];
+  /** Of what is left, what is known though it is no part. */ readonly setAside: ReadonlySet<Token>;
   readonly reading: Reading;
   readonly steps: readonly Reading[];
 };
@@ -93,6 +98,12 @@ const readTokens = (
   const near = others.filter((r) => first!.score - r.score < NEAR).map((r) => ({ r, steps: stepsOf(r) }));
   const steps = stepsOf(first!);
   const parts: PhrasePart[] = [];
+  /** What is known and all the same no part of it. */
+  const setAside = new Set<Token>();
+  /** Those that a word points to as the end. */
+  const pointedTo = new Set<PhrasePart>();
+  const unread = new Set(steps.filter((s) => !s.piece).map((s) => typed[s.at - 1]!));
+  const isUnread = (token: Token | undefined): boolean => token !== undefined && unread.has(token) && !isPlain(token);
   // what they wear stands on the sheet: said otherwise, it is asked about
   const isContrary = (m: Meant): boolean => m.part === 'clothing' && context.gi !== undefined && m.gi !== context.gi;
   const left: Token[] = [];
@@ -127,7 +138,10 @@ const readTokens = (
     const unsaid = found.some(({ meant: m, apart }) => m === null && apart < CLOSE / 2);
     const closest = Math.min(CLOSE, ...rivals.map(({ apart }) => apart));
     const confidence = rounded(piece.quality * (0.5 + (0.5 * closest) / CLOSE));
-    if (piece.quality < LEAST) {
+    const nextTold = steps.slice(steps.indexOf(step) + 1).find((s) => s.meant);
+    const aside = isAside(step, nextTold, typed);
+    if (aside) for (const token of tokens) setAside.add(token);
+    if (piece.quality < LEAST || aside) {
       leave([...waiting, ...tokens]);
       waiting = [];
       continue;
@@ -137,6 +151,12 @@ const readTokens = (
     const between = left.filter((t) => told && told.to <= t.from && t.to <= begin.from);
     const isOne =
       step.isFiner && between.every((t) => SMALL.has(t.text)) && !isNoteWithin(told?.to ?? begin.from, begin.from);
+    // the same place, spoken of again: there is nothing more in it
+    if (step.isFiner && !isOne) {
+      leave([...waiting, ...tokens]);
+      waiting = [];
+      continue;
+    }
     const before = isOne ? parts.pop() : undefined;
     if (before) left.splice(0, left.length, ...left.filter((t) => !between.includes(t)));
     const last = parts.at(-1);
@@ -145,20 +165,37 @@ const readTokens = (
       : waiting[0] && (!last || waiting[0].from >= last.to)
         ? waiting[0].from
         : begin.from;
-    parts.push({
+    const part: PhrasePart = {
       meant,
       attempt,
-      status: piece.quality < CERTAIN || rivals.length > 0 || unsaid || isContrary(meant) ? 'asked' : 'certain',
+      status:
+        piece.quality < CERTAIN ||
+        rivals.length > 0 ||
+        unsaid ||
+        isContrary(meant) ||
+        isDoubtful(step, typed, isUnread, words)
+          ? 'asked'
+          : 'certain',
       from,
       to: typed[at - 1]!.to,
       confidence,
       others: found.flatMap(({ meant: m, apart }) => (m && apart < CLOSE ? [m] : [])),
-    });
+    };
+    parts.push(part);
+    if (step.before!.pointer === 'to') pointedTo.add(part);
     waiting = [];
     isPointing = false;
   }
   leave(waiting);
-  return { parts, left: [...left].sort((a, b) => a.from - b.from), reading: first!, steps };
+  // where nothing is told that was done, and more follows, the place may be anything of the story
+  const attempts = Math.max(0, ...parts.map((p) => p.attempt));
+  const bare = (attempt: number): boolean =>
+    attempt < attempts && !parts.some((p) => p.attempt === attempt && p.meant.part === 'entry');
+  parts.forEach((p, i) => {
+    if (p.meant.part === 'finish' && p.status === 'certain' && bare(p.attempt) && !pointedTo.has(p))
+      parts[i] = { ...p, status: 'asked' };
+  });
+  return { parts, left: [...left].sort((a, b) => a.from - b.from), setAside, reading: first!, steps };
 };
 
 /** Parts that still say something of an attempt whose result is told. */
@@ -233,11 +270,11 @@ export const readPhrase = (
     ...marked.filter((n) => end === undefined || n.whole.from < end).map((n) => within(n.inner)),
     ...(end === undefined ? beyond : [{ from: end, to: text.length }]).map(within),
   ].filter((n) => n.text !== '');
-  const { parts, left } = read;
+  const { parts } = read;
   return withProposals(
     {
       parts,
-      notUnderstood: leftOf(text, left, typed),
+      notUnderstood: leftOf(text, read, typed),
       notes: kept.sort((a, b) => a.from - b.from),
       attempts: Math.max(1, ...parts.map((p) => p.attempt + 1)),
     },

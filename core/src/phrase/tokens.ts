@@ -12,7 +12,9 @@ export type Token = {
 
 const ARROW = /->|=>|→/;
 const PARTS = /[,;:!?\n|/+]|\.(?=\s|$)|->|=>|→|–|—/;
-const WORD = /(?:[\p{L}\p{N}]\p{M}*)+(?:['’](?:[\p{L}\p{N}]\p{M}*)+)?/gu;
+/** A word, or initials with strokes between them: *n/s*. */
+const WORD =
+  /(?<![\p{L}\p{N}])\p{L}(?:\/\p{L})+(?![\p{L}\p{N}\/])|(?:[\p{L}\p{N}]\p{M}*)+(?:['’](?:[\p{L}\p{N}]\p{M}*)+)?/gu;
 
 const NUMBERS: ReadonlyMap<string, string> = new Map([
   ['1', 'one'],
@@ -24,7 +26,7 @@ const NUMBERS: ReadonlyMap<string, string> = new Map([
 export const plainly = (word: string): string =>
   word
     .normalize('NFD')
-    .replace(/\p{M}/gu, '')
+    .replace(/[\p{M}/]/gu, '')
     .toLowerCase()
     .replace(/['’].*$/u, '');
 

@@ -64,7 +64,7 @@ export const SUBMISSIONS: readonly SubmissionWord[] = [
   submission('clock-choke', 'clock choke', choke(VESSELS), 'clock | pt: relogio'),
   submission('baseball-choke', 'baseball-grip choke', choke(VESSELS), 'baseball choke | baseball bat choke | baseball bat'),
   submission('lapel-choke', 'paper-cutter choke', choke(WINDPIPE_TOO, 'warns late'), 'paper cutter | bread cutter | lapel choke from the side | lapel choke | lapel round the neck'),
-  submission('north-south-choke', 'north-south choke', choke(VESSELS), 'north south choke | choke from north-south'),
+  submission('north-south-choke', 'north-south choke', choke(VESSELS), 'north south choke | ns choke | choke from north-south'),
   submission('front-arm-triangle', 'rolling head-and-arm choke', choke('blood vessels and joints of the neck'), 'anaconda | anaconda choke | front head-and-arm choke | roll-through choke'),
   submission('brabo-choke', 'brabo choke', choke('blood vessels and joints of the neck'), 'brabo | far-side head-and-arm choke'),
   submission('loop-choke', 'loop choke', choke(WINDPIPE_TOO, 'warns late'), 'loop | collar loop | looped lapel'),

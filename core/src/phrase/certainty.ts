@@ -1,0 +1,88 @@
+import type { Words } from '../vocabulary/index.js';
+import { isEveryday } from './everyday.js';
+import { KNOWN } from './listed.js';
+import { SMALL } from './sayings.js';
+import type { Reading } from './readings.js';
+import type { Token } from './tokens.js';
+
+/** A word as short as this that is not written as it is may be many things. */
+const SHORT = 4;
+/** One word that is spelled worse than this is asked about. */
+const HALF_SURE = 0.76;
+
+const NEGATIONS = new Set('not never without hardly didn don doesn isn wasn couldn'.split(' '));
+
+const isSmall = ({ text }: Token): boolean => SMALL.has(text) || KNOWN.has(text);
+const general = new WeakMap<Words, ReadonlySet<string>>();
+/** Whether an action is what is said when no more is said: others are kinds of it. */
+const isGeneral = (action: string, words: Words): boolean => {
+  const known = general.get(words) ?? new Set(words.of('action').flatMap((a) => a.parent ?? []));
+  general.set(words, known);
+  return known.has(action);
+};
+
+const SIDES = new Set(['top', 'bottom']);
+/** A side that stands behind in the same clause, a word or two away. */
+const isSideBehind = (typed: readonly Token[], at: number): boolean => {
+  for (const token of typed.slice(at, at + 3)) {
+    if (token.opens) return false;
+    if (SIDES.has(token.text)) return true;
+  }
+  return false;
+};
+
+/**
+ * Whether a part needs a question though its letters are plain and no other reading comes near: what stands around it leaves open whether it was meant at all.
+ * `isUnread`: a word that nobody knows.
+ */
+export const isDoubtful = (
+  { piece, meant, before, at }: Reading,
+  typed: readonly Token[],
+  isUnread: (token: Token | undefined) => boolean,
+  words: Words,
+): boolean => {
+  if (!piece || !meant || !before) return false;
+  const [first, next] = [typed[piece.from]!, typed[at]];
+  const isOneWord = piece.to - piece.from === 1;
+  const previous = first.opens ? undefined : typed[piece.from - 1];
+  // beside a word that nobody knows it may be a part of a name; a place of several words is one
+  const isPlace = meant.part === 'position' || meant.part === 'finish';
+  const isPlain = meant.part === 'who' || meant.part === 'result' || (isPlace && !isOneWord);
+  if (!isPlain && (isUnread(previous) || (next && !next.opens && isUnread(next)))) return true;
+  // *never let go*
+  if (meant.part === 'result' && previous && NEGATIONS.has(previous.text)) return true;
+  if (piece.isVerb) return true;
+  // *choke* behind words that were taken apart from it: a name that is more exact than what was read of it
+  if (meant.part === 'entry' && isOneWord && previous && !isSmall(previous) && isGeneral(meant.action, words))
+    return true;
+  if (isOneWord && piece.quality < HALF_SURE) return true;
+  // *crossfaced*: it may be what was done to them
+  if (meant.part === 'grip' && isOneWord && before.pointer !== 'with' && first.text.endsWith('ed')) return true;
+  // *deep half to top*: the side stands apart from the place
+  if (piece.said.is === 'place' && piece.said.place.role === null && isSideBehind(typed, at)) return true;
+  if (isOneWord && !piece.isWritten && first.text.length <= SHORT && piece.quality < 0.93) return true;
+  // a place that is told of them may be where they go, or what they do about it
+  if (meant.part === 'finish' && before.voice === 'they' && before.pointer !== 'to') return true;
+  // what only the other side does, told of nobody before anything was done to it
+  if (meant.part === 'reaction' && !meant.isAction && before.voice === 'open' && before.action === null) return true;
+  // why, of what has not ended yet
+  return meant.part === 'reason' && before.pointer !== 'because' && before.result === null;
+};
+
+/**
+ * Whether a part is not even worth a question, and its words stay in the note: what the acting side does on its way (*frame and hip escape*), a word of every day that
+ * might be a reason (*waited*). `next` is the part that is told next.
+ */
+export const isAside = (
+  { piece, meant, before }: Reading,
+  next: Reading | undefined,
+  typed: readonly Token[],
+): boolean => {
+  if (!piece || !meant || !before) return false;
+  const isOneWord = piece.to - piece.from === 1;
+  if (meant.part === 'reason')
+    return isOneWord && before.pointer !== 'because' && before.result === null && isEveryday(typed[piece.from]!.text);
+  if (meant.part !== 'reaction' || meant.isAction || before.voice !== 'open' || before.action !== null) return false;
+  const to = next?.piece;
+  return next?.meant?.part === 'entry' && !!to && !typed.slice(piece.to, to.to).some((token) => token.opens);
+};
