@@ -5,12 +5,10 @@ import { SMALL } from './sayings.js';
 import type { Reading } from './readings.js';
 import type { Token } from './tokens.js';
 
-/** A word as short as this that is not written as it is may be many things. */
-const SHORT = 4;
 /** One word that is spelled worse than this is asked about. */
 const HALF_SURE = 0.76;
 
-const NEGATIONS = new Set('not never without hardly didn don doesn isn wasn couldn'.split(' '));
+const NEGATIONS = new Set('not never nothing without hardly didn don doesn isn wasn couldn'.split(' '));
 
 const isSmall = ({ text }: Token): boolean => SMALL.has(text) || KNOWN.has(text);
 const general = new WeakMap<Words, ReadonlySet<string>>();
@@ -60,7 +58,39 @@ export const isDoubtful = (
   if (meant.part === 'grip' && isOneWord && before.pointer !== 'with' && first.text.endsWith('ed')) return true;
   // *deep half to top*: the side stands apart from the place
   if (piece.said.is === 'place' && piece.said.place.role === null && isSideBehind(typed, at)) return true;
-  if (isOneWord && !piece.isWritten && first.text.length <= SHORT && piece.quality < 0.93) return true;
+  // half of a name that stands before something else: *wrestler's cradle*
+  if (
+    meant.part === 'entry' &&
+    isOneWord &&
+    !piece.isWritten &&
+    piece.quality < 0.93 &&
+    next &&
+    !next.opens &&
+    !isSmall(next)
+  )
+    return true;
+  // *headlock* of *headlock throw*: it may be something else by that name
+  if (isOneWord && piece.isHeadless) return true;
+  // an action of whoever was named as the other side
+  if (meant.part === 'entry' && before.voice === 'they') return true;
+  // *hip heist from seated guard, on top*: the side may be where it ended
+  if (
+    meant.part === 'position' &&
+    before.action !== null &&
+    typed[at - 2]?.text === 'on' &&
+    typed[at - 2]!.opens &&
+    at - 2 > piece.from
+  )
+    return true;
+  // behind what nobody knows, and nothing else that was done, it may be where that ended
+  if (
+    meant.part === 'position' &&
+    before.action === null &&
+    before.pointer !== 'from' &&
+    before.told === null &&
+    typed.slice(0, piece.from).some(isUnread)
+  )
+    return true;
   // a place that is told of them may be where they go, or what they do about it
   if (meant.part === 'finish' && before.voice === 'they' && before.pointer !== 'to') return true;
   // what only the other side does, told of nobody before anything was done to it

@@ -14,7 +14,7 @@ event ever every everybody everyone everything exact exactly example excellent e
 feel feeling feels feet fell felt few field fight fighter fights final finally find finds fine finger fire first fit five fix flat floor follow followed following follows foot for force form forward found
 four free fresh friend from front full fully fun funny game gave get gets getting girl give given gives giving glad go goes going gold gone good got great green grey grip ground group grow guess guy guys
 had half hand hands happen happened happens happy hard harder hardly has hasn hasn't have haven't having he head hear heard heart heavy height held help her here herself hers hey
-high higher him himself his hit hits hold holds home hope hot hour how however huge hurry hurt i idea if important in inside instead interesting into is isn isn't it its itself
+high higher him himself his hit hits hold holds home hook hooks hooked hope hot hour how however huge hurry hurt i idea if important in inside instead interesting into is isn isn't it its itself
 job join jump jumps just keep keeps kept kick kid kids kind knew know knows land landed lands large last late later laugh lead leads lean leans learn least leave leaves led left leg legs less let lets level life lift light like
 likely line little live long longer look looked looking looks loose lose loses lost lot lots loud love low lower luck lucky made main make makes making man many march match mat matter may maybe me mean means
 meant meet men mid middle might mind mine minute minutes miss missed misses mistake moment more morning most mostly mother mouth move moved movement moves moving much must my myself name nasty near nearly neat need needed

@@ -37,7 +37,7 @@ const ways = {
     const change = { voice: r.voice === 'they' || r.voice === 'they still' ? 'open' : r.voice } as const;
     if (!r.place || (r.attempt > 0 && r.action === null)) {
       // nothing that was done begins there
-      const isOdd = (words.action(r.action ?? '')?.from.length ?? 0) > 0 && !beginsThere(place, r.action, words).length;
+      const isOdd = beginsThere(place, r.action, words).some(([, amount]) => amount < 0);
       all.push(
         placed({ part: 'position', place }, { place, ...change }, beginsThere(place, r.action, words), they, [
           ...(r.action !== null && r.pointer !== 'from' ? [['order', isOdd ? 1.9 : 0.9] as const] : []),
@@ -80,7 +80,7 @@ const ways = {
         ],
       );
     if (!r.finish) {
-      const isOff = r.isThen && r.action !== null && !isAimedAt(finish, r.action, words);
+      const isOff = r.isThen && r.pointer !== 'to' && r.action !== null && !isAimedAt(finish, r.action, words);
       all.push(asFinish(r, isOff ? [['order', 0.8]] : [], {}));
       if (r.isThen && r.action !== null) {
         const next = nextAttempt(r);
@@ -117,8 +117,11 @@ const ways = {
       all.push(
         placed({ part: 'entry', action: key }, { action: key, isFiner: true }, beginsThere(r.place, key, words)),
       );
-    // *torreando pass*: one name, and what kind of thing it is
-    if (r.action !== null && r.told === 'entry' && words.action(r.action)?.parent === key)
+    // *swept to mount with a scissor sweep*: the same action, told more exactly behind where it led
+    if (r.action !== null && r.pointer === 'with' && words.action(key)?.parent === r.action)
+      all.push(placed({ part: 'entry', action: key }, { action: key }, [['pointed', 1]]));
+    // *torreando pass*: one name, and what kind of thing it is; *body lock, body lock pass*: the same said again
+    if (r.action !== null && r.told === 'entry' && (r.action === key || words.action(r.action)?.parent === key))
       all.push(placed({ part: 'entry', action: r.action }, { isFiner: true }));
     // what they hold says how it stands, not that they go on
     const goesOn = r.voice === 'they still' && !(r.told === 'grip' && r.action === null);
@@ -139,8 +142,11 @@ const ways = {
     const isOnTo = r.pointer === 'to' && r.told === 'entry';
     // *grip fighting, foot sweep*: it was to get there
     const isSetUp = r.action !== null && words.action(r.action)?.aims.length === 0;
+    // *snap down, go behind*: one after the other
+    const isListed = r.isOpen && r.told === 'entry' && r.voice === 'open';
     const maySayNext =
       isUnderWay ||
+      isListed ||
       isOnTo ||
       isSetUp ||
       r.isThen ||
@@ -153,7 +159,7 @@ const ways = {
           { part: 'entry', action: key },
           { ...next, action: key, voice: r.voice === 'us' ? 'us' : 'open' },
           isUnderWay ? [['chain', 0.3]] : chainMarks(r),
-          isOnTo || isSetUp ? [['chained', 0.6]] : [],
+          isOnTo || isSetUp ? [['chained', 0.6]] : isListed ? [['chained', 0.4]] : [],
           beginsThere(next.place ?? null, key, words),
           r.pointer === 'because' || r.pointer === 'with' ? [['mispointed', 1]] : [],
           isTheirs && !r.isThen ? [['turned', 0.2]] : [],

@@ -18,7 +18,7 @@ export const beginsThere = (place: SaidPlace | null, action: string | null, word
   if (!word?.from.length || !family) return [];
   // a pass is the top's, a sweep the bottom's: not of whoever is said to be the other
   const isOther = OTHER_SIDE[word.does] === place.role && family !== 'standing';
-  return word.from.includes(family) ? [['begins', isOther ? -1.5 : 1]] : [];
+  return [['begins', !word.from.includes(family) ? -0.7 : isOther ? -1.5 : 1]];
 };
 export const endsThere = (
   action: string | null,

@@ -1,9 +1,10 @@
 import { USUAL_KIND, type Reach, type Side } from '../attempts/index.js';
 import type { ControlKind, Limb, Words } from '../vocabulary/index.js';
 import type { Line } from './line.js';
+import { isEnglish } from './english.js';
 import { isEveryday } from './everyday.js';
 import { SMALL } from './sayings.js';
-import { fit } from '../spelling/index.js';
+import { fit, fitSpelled, spelled } from '../spelling/index.js';
 import type { Span } from './spans.js';
 
 /** A hold as it was said; what was not said is null. */
@@ -90,6 +91,8 @@ const SHORT: ReadonlyMap<string, readonly [Side, Limb]> = new Map([
 const EXACT = new Set(['left', 'right', 'near', 'far', 'own', 'my', 'our', 'me', 'us']);
 const isExact = (word: string, { is }: Meaning): boolean =>
   EXACT.has(word) || is === 'filler' || is === 'none' || is === 'theirs';
+/** Sides of places are no slips: *bot* is not *both*. */
+const ROLE_WORDS = new Set('top bot btm bottom att attacker def defender'.split(' '));
 const SLIPS_FROM = 4;
 /** In longer words more may go wrong. */
 const leastFit = (word: string): number => (word.length >= 7 ? 0.52 : 0.68);
@@ -106,11 +109,13 @@ const meaningsOf = (text: string): ReturnType<typeof readMeanings> => {
 const readMeanings = (text: string): readonly { readonly meaning: Meaning; readonly fit: number }[] => {
   const same = MEANINGS.get(text);
   if (same) return [{ meaning: same, fit: 1 }];
-  if (SMALL.has(text) || text.length < 3 || isEveryday(text)) return [];
+  if (SMALL.has(text) || text.length < 3 || isEveryday(text) || ROLE_WORDS.has(text)) return [];
+  const isWord = isEnglish(text);
   let best: { meaning: Meaning; fit: number } | undefined;
   for (const [word, meaning] of MEANINGS) {
     if (word.length < SLIPS_FROM || isExact(word, meaning)) continue;
-    const how = fit(text, word);
+    // an English word is no slip of another, it may only be bent: *hide* is no *head*
+    const how = isWord ? fitSpelled(spelled(text), spelled(word), true) : fit(text, word);
     if (how >= leastFit(word) && how > (best?.fit ?? 0)) best = { meaning, fit: how };
   }
   return best ? [best] : [];

@@ -75,7 +75,7 @@ const RESULT_SAID: Record<Result, string> = {
     'ok+|okay+|success|successful|successfully|succeeded|worked|works|it worked|it works|got it|gets it|made it|hit it|landed it|finished it|done*|good*|yes*|y*|w*|yep*|check*',
   partial: 'partial|partially|partly|half*|almost*|half way|halfway|nearly*|almost got it|nearly got it|so so|pt*',
   failed:
-    'fail|failed|fails|no*|nope*|nah*|did not work|didn work|doesn work|does not work|not working|no good|no luck|no success|unsuccessful|unsuccessfully|stopped|stuffed|got stuffed|gets stuffed|blocked|got blocked|gets blocked|shut down|denied|defended|missed|lost it|nothing*|n*|f*|x*',
+    'fail|failed|fails|no*|nope*|nah*|did not work|didn work|doesn work|does not work|not working|no good|no luck|no success|unsuccessful|unsuccessfully|stopped|stuffed|got stuffed|gets stuffed|blocked|got blocked|gets blocked|shut down|denied|defended|missed|lost it|nothing*|nothing works|nothing worked|n*|f*|x*',
   abandoned:
     'abandoned|dropped|drops it|dropped it|given up+|gave up+|gives up+|gave it up|gives it up|lets it go|let it go|lets go+|let go+|bails|bailed|bails out',
   shown: 'shown|demonstration|demo|drill|drilled|demonstrated|as a drill',

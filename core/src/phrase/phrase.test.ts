@@ -220,8 +220,9 @@ describe('reading a phrase', () => {
     expect(attemptSaid(PHRASES['01']!).reactions.map((r) => r.what)).toEqual(['frames', 'hips-out']);
   });
 
-  test('when made-up phrases of a seed nobody looked at are read, with slips and without, nearly all should be wholly right', () => {
-    expect(share(makePhrases(words, 20_261_126, 200, 25))).toBeGreaterThanOrEqual(0.92);
+  test('when made-up phrases of seeds nobody looked at are read, with slips and without, nearly all should be wholly right', () => {
+    const withSlips = [20_261_126, 20_261_127, 20_261_128].flatMap((seed) => makePhrases(words, seed, 150, 25));
+    expect(share(withSlips)).toBeGreaterThanOrEqual(0.92);
     expect(share(makePhrases(words, 20_261_126, 100, 0))).toBeGreaterThanOrEqual(0.98);
   });
 });

@@ -55,8 +55,9 @@ const rolesAround = (line: Line, span: Span, words: Words): readonly Around[] =>
   const holder = holderOf(word.family, word.roles);
   if (holder && !line.at(span.from)!.opens && word.roles.length > 1) {
     const other = word.roles.find((r) => r !== holder && r !== 'even');
-    if (MINE.has(owner)) found.push({ role: holder, from: span.from - 1, to: span.to, gain: 0.3 });
-    // *his back* is the one that is held, *his guard* the one that holds
+    // *my back* is the one that is held, *my guard* the one that holds
+    const mine = word.family === 'back' ? other : holder;
+    if (MINE.has(owner) && mine) found.push({ role: mine, from: span.from - 1, to: span.to, gain: 0.3 });
     const theirs = word.family === 'back' ? holder : other;
     if (THEIRS.has(owner) && theirs) found.push({ role: theirs, from: span.from - 1, to: span.to, gain: 0.3 });
   }
@@ -83,6 +84,10 @@ const isOnThem = (line: Line, { from, to }: Span): boolean => {
   return false;
 };
 
+/** What is held alone is a hold only where something says so, or where nothing else stands there: *back* and *arm* are said of much. */
+const HOLDING = new Set(
+  'with and has have had hold holds held holding grip grips gripped keeping keeps using plus got gets'.split(' '),
+);
 const piecesOfSpan = (line: Line, span: Span, words: Words): readonly Piece[] => {
   const { from, to, gain, quality, isWritten } = span;
   const plain = (said: Said): Piece => ({ said, from, to, gain, quality, isWritten });
@@ -90,6 +95,8 @@ const piecesOfSpan = (line: Line, span: Span, words: Words): readonly Piece[] =>
   switch (kind) {
     case 'position': {
       const isOne = to - from === 1;
+      // *had his collar and sleeve*: that is held
+      if (THEIRS.has(line.at(from - 1)?.text ?? '') && HOLDING.has(line.at(from - 2)?.text ?? '')) return [];
       const isVerb = !isWritten && isOne && line.at(from)!.isWord;
       return rolesAround(line, span, words).flatMap((around): Piece[] => {
         const piece = (lead: Side | null): Piece => ({
@@ -111,8 +118,11 @@ const piecesOfSpan = (line: Line, span: Span, words: Words): readonly Piece[] =>
       const owner = line.at(from)!.opens ? '' : (line.at(from - 1)?.text ?? '');
       // *sprawls on the single leg*: on what is done to them
       const isMet = owner === 'the' && ['on', 'against', 'off'].includes(line.at(from - 2)?.text ?? '');
+      // *guillotine position* is where they are
+      const behind = line.at(to);
+      if (behind && !behind.opens && behind.text === 'position') return [];
       const whose = MINE.has(owner) || isMet ? 'us' : THEIRS.has(owner) ? 'them' : null;
-      return [{ ...plain({ is: 'action', key }), ...(whose ? { whose } : {}) }];
+      return [{ ...plain({ is: 'action', key }), isHeadless: span.isHeadless, ...(whose ? { whose } : {}) }];
     }
     case 'submission': {
       const ends = (texts: readonly string[], won: boolean): Piece[] =>
@@ -159,8 +169,6 @@ const whoAt = (typed: readonly Token[], at: number, context: PhraseContext): rea
       : [];
   });
 
-/** What is held alone is a hold only where something says so, or where nothing else stands there: *back* and *arm* are said of much. */
-const HOLDING = new Set('with and has have holding keeping using plus'.split(' '));
 const mayBeBare = (line: Line, from: number, to: number): boolean => {
   const before = line.at(from - 1)?.text ?? '';
   const isAfter = HOLDING.has(
@@ -206,6 +214,17 @@ const lineOf = (words: Words) => {
   };
   lines.set(words, known);
   return known;
+};
+
+const MODALS = new Set('could should would might couldn shouldn wouldn'.split(' '));
+/** *could have passed*: behind such a word nothing is told that happened, until something parts. */
+const isSupposed = (line: Line, at: number): boolean => {
+  for (let i = at; i >= 0; i--) {
+    const token = line.at(i)!;
+    if (MODALS.has(token.text)) return true;
+    if (token.opens) return false;
+  }
+  return false;
 };
 
 /** All that may stand in a text, by the token it begins with. */
@@ -257,6 +276,7 @@ export const piecesOf = (
     const held = Math.max(0, ...holds.filter((h) => h.isWritten && h.from === at).map((h) => h.to));
     const isHalf = ({ said, isWritten, from, to }: Piece): boolean =>
       said.is === 'action' && !isWritten && from === at && to <= held;
+    if (isSupposed(line, at)) return [];
     return [
       ...spans[at]!.value.flatMap((span) => piecesOfSpan(line, span, words)).filter(
         (piece) => !isHalf(piece) && !isBent(piece),

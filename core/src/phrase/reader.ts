@@ -157,6 +157,17 @@ const readTokens = (
       waiting = [];
       continue;
     }
+    // told more exactly further on: what was said of it before is no part of its own any more
+    const coarse = parts.find(
+      (p) => meant.part === 'entry' && p.meant.part === 'entry' && p.attempt === attempt && !step.isFiner,
+    );
+    if (coarse) {
+      parts.splice(parts.indexOf(coarse), 1);
+      for (const token of typed.filter((t) => coarse.from <= t.from && t.to <= coarse.to)) {
+        setAside.add(token);
+        left.push(token);
+      }
+    }
     const before = isOne ? parts.pop() : undefined;
     if (before) left.splice(0, left.length, ...left.filter((t) => !between.includes(t)));
     const last = parts.at(-1);
@@ -187,13 +198,17 @@ const readTokens = (
     isPointing = false;
   }
   leave(waiting);
-  // where nothing is told that was done, and more follows, the place may be anything of the story
+  // where nothing is told that was done, and what follows can't begin there, the place may be anything of the story
   const attempts = Math.max(0, ...parts.map((p) => p.attempt));
-  const bare = (attempt: number): boolean =>
-    attempt < attempts && !parts.some((p) => p.attempt === attempt && p.meant.part === 'entry');
+  const entryOf = (attempt: number): string | undefined =>
+    parts.flatMap((p) => (p.attempt === attempt && p.meant.part === 'entry' ? [p.meant.action] : []))[0];
   parts.forEach((p, i) => {
-    if (p.meant.part === 'finish' && p.status === 'certain' && bare(p.attempt) && !pointedTo.has(p))
-      parts[i] = { ...p, status: 'asked' };
+    const { meant } = p;
+    if (meant.part !== 'finish' || p.status !== 'certain' || pointedTo.has(p) || p.attempt >= attempts) return;
+    const [here, then] = [entryOf(p.attempt), entryOf(p.attempt + 1)];
+    const family = meant.finish.kind === 'state' && words.position(meant.finish.position)?.family;
+    const from = then === undefined ? [] : (words.action(then)?.from ?? []);
+    if (here === undefined && !(family && from.includes(family))) parts[i] = { ...p, status: 'asked' };
   });
   return { parts, left: [...left].sort((a, b) => a.from - b.from), setAside, reading: first!, steps };
 };

@@ -15,6 +15,7 @@ export type Reading = {
   readonly voice: Voice;
   readonly pointer: 'from' | 'to' | 'with' | 'because' | 'act' | null;
   /** *then* was said, and nothing after it yet. */ readonly isThen: boolean;
+  /** A clause begins here. */ readonly isOpen: boolean;
   /** Which attempt of the line is told: 0, or further ones of a chain. */ readonly attempt: number;
   readonly place: SaidPlace | null;
   readonly action: string | null;
@@ -35,7 +36,17 @@ export type Reading = {
 };
 
 export const START: Reading = {
-  ...{ at: 0, score: 0, voice: 'open', pointer: null, isThen: false, attempt: 0, place: null, action: null },
+  ...{
+    at: 0,
+    score: 0,
+    voice: 'open',
+    pointer: null,
+    isThen: false,
+    isOpen: true,
+    attempt: 0,
+    place: null,
+    action: null,
+  },
   ...{
     finish: null,
     result: null,
@@ -56,9 +67,11 @@ export type Way = { readonly marks: readonly Mark[]; readonly change: Partial<Re
 
 /** A new clause: what they do may go on, what was pointed at is over. */
 export const opened = (r: Reading, { opens, arrow }: { readonly opens: boolean; readonly arrow: boolean }): Reading => {
-  if (!opens || r.before === null) return r;
+  if (r.before === null) return r;
+  if (!opens) return r.isOpen ? { ...r, isOpen: false } : r;
   return {
     ...r,
+    isOpen: true,
     voice: r.voice === 'they' ? 'they still' : r.voice === 'us' ? 'open' : r.voice,
     pointer: arrow ? 'to' : r.pointer === 'with' || r.pointer === 'because' ? r.pointer : null,
   };

@@ -11,6 +11,7 @@ export type Span = {
   /** 0 … 1: how surely these letters mean it. */ readonly quality: number;
   /** Every token stands there as it is written, none more and none less. */ readonly isWritten: boolean;
   /** The same, but for slips and endings. */ readonly isWhole: boolean;
+  /** What kind of thing it is was left out: *hook* of *hook sweep*. */ readonly isHeadless: boolean;
 };
 
 const SMALL_GAIN = 0.15;
@@ -69,6 +70,7 @@ const spanOf = (saying: Saying, from: number, walk: Walk): Span | undefined => {
     quality: Math.max(0, walk.fits / walk.told - 0.06 * heads - walk.turned / 2 - saying.less),
     isWritten,
     isWhole,
+    isHeadless: heads > 0,
   };
 };
 

@@ -5,19 +5,21 @@ import {
   type Meant,
   type PhraseContext,
   type PhrasePart,
+  type PhraseReading,
   type Weights,
 } from '../phrase/index.js';
 import type { Words } from '../vocabulary/index.js';
 
 /*
  * Lines as coaches type them, marked by hand. A file has a heading for each class (`# clean`), and for each line a second one with what it says: parts parted by
- * ` | `, attempts of a chain by ` >> `; a part that may be there or not has `?` before it, readings that are all right are parted by bars without spaces.
+ * ` | `, attempts of a chain by ` >> `; a third line that begins so says what it may as well mean; a part that may be there or not has `?` before it, readings that are all right are parted by bars without spaces.
  */
 
 export type MarkedLine = {
   readonly class: string;
   readonly text: string;
   readonly says: readonly (readonly string[])[];
+  /** What it may as well say, where two readings are both right. */ readonly orSays: readonly (readonly (readonly string[])[])[];
 };
 
 export const markedLines = (file: string): readonly MarkedLine[] => {
@@ -28,11 +30,14 @@ export const markedLines = (file: string): readonly MarkedLine[] => {
     if (line.startsWith('# ')) heading = line.slice(2).trim();
     const mark = lines[i + 1];
     if (!mark?.startsWith('= ') || line.startsWith('= ')) return;
-    const says = mark
-      .slice(2)
-      .split(' >> ')
-      .map((attempt) => attempt.split(' | ').map((part) => part.trim()));
-    found.push({ class: heading, text: line, says });
+    const saysOf = (text: string): MarkedLine['says'] =>
+      text
+        .slice(2)
+        .split(' >> ')
+        .map((attempt) => attempt.split(' | ').map((part) => part.trim()));
+    const after = lines[i + 2] ?? '';
+    const orSays = after.startsWith('= ') ? [saysOf(after)] : [];
+    found.push({ class: heading, text: line, says: saysOf(mark), orSays });
   });
   return found;
 };
@@ -139,7 +144,7 @@ export type Judged = {
   readonly asked: number;
 };
 
-/** How a line was read, beside what it says. */
+/** How a line was read, beside what it says; of two meanings that are both right, the one it comes nearer to. */
 export const judge = (
   line: MarkedLine,
   words: Words,
@@ -147,6 +152,12 @@ export const judge = (
   weights?: Weights,
 ): Judged => {
   const reading = readPhrase(line.text, words, context, weights);
+  const [first, ...others] = [line.says, ...line.orSays].map((says) => judged({ ...line, says }, reading, words));
+  return others.reduce((best, one) => (faultsOf(one) < faultsOf(best) ? one : best), first!);
+};
+const faultsOf = ({ isRight, wrong, missing }: Judged): number => (isRight ? 0 : 1 + wrong.length + missing.length);
+
+const judged = (line: MarkedLine, reading: PhraseReading, words: Words): Judged => {
   const wrong: string[] = [];
   const missing: string[] = [];
   line.says.forEach((parts, attempt) => {

@@ -65,13 +65,13 @@ const SWEPT = [
 // prettier-ignore
 export const ACTIONS: readonly ActionWord[] = [
   // on the feet
-  action('takedown', 'takedown', 'takedown', FEET, DOWN, 'take down | takes them down | take them down | took them down | throw | ja: nage | pt: queda'),
+  action('takedown', 'takedown', 'takedown', FEET, DOWN, 'take down | takes them down | take them down | took them down | throw | threw | ja: nage | pt: queda'),
   action('double-leg', 'double-leg takedown', 'takedown', [...FEET, 'half guard'], DOWN, 'double leg | dl | double | blast double | ja: morote gari | pt: baiana'),
   action('single-leg', 'single-leg takedown', 'takedown', [...FEET, 'open guard', 'half guard'], DOWN, 'single leg | sl | single | high single | shoot a single | low single | pt: perna unica'),
   action('high-crotch', 'high-crotch takedown', 'takedown', FEET, DOWN, 'high crotch | high c | inside leg lift'),
   action('ankle-pick', 'ankle pick', 'takedown', [...FEET, 'open guard'], [any('open guard', 'top'), to('legs-free', 'top')], 'pick the ankle | low ankle | ja: kibisu gaeshi'),
   action('knee-tap', 'knee tap', 'takedown', [...FEET, 'half guard'], DOWN, 'tap the knee | knee block | block the knee'),
-  action('outside-trip', 'outside trip', 'takedown', ['standing'], [any('pin', 'top'), any('open guard', 'top'), any('half guard', 'top')], 'outer reap | ja: osoto gari | ja: osoto | pt: varredura por fora', ['falls']),
+  action('outside-trip', 'outside trip', 'takedown', ['standing'], [any('pin', 'top'), any('open guard', 'top'), any('half guard', 'top')], 'outer reap | ja: osoto gari | ja: o soto gari | ja: osoto | pt: varredura por fora', ['falls']),
   action('outside-hook-trip', 'outside hook trip', 'takedown', ['standing'], [any('pin', 'top'), any('half guard', 'top'), any('open guard', 'top')], 'small outer reap | heel trip | ja: kosoto gari | ja: kosoto gake'),
   action('inside-trip', 'inside trip', 'takedown', ['standing'], [any('half guard', 'top'), any('open guard', 'top')], 'inner reap | ja: ouchi gari | ja: ouchi | ja: kouchi gari | ja: kouchi'),
   action('foot-sweep', 'foot sweep', 'takedown', ['standing'], [any('open guard', 'top'), any('pin', 'top')], 'sweep the foot | ja: ashi barai | ja: de ashi barai | ja: de ashi harai | pt: rasteira'),
@@ -100,7 +100,7 @@ export const ACTIONS: readonly ActionWord[] = [
   action('pull-to-half', 'pull to half guard', 'guard pull', FEET, [any('half guard', 'bottom')], 'half guard pull | pull half guard'),
   action('jump-guard', 'jumping guard pull', 'guard pull', ['standing'], [to('closed-guard', 'bottom')], 'jump guard | jump to closed guard | flying guard | pt: pular na guarda', ['jump']),
   // sweeps
-  action('sweep', 'sweep', 'sweep', GUARDS, SWEPT, 'sweeps | reversal | come on top | comes up on top | pt: raspagem | ja: kaeshi'),
+  action('sweep', 'sweep', 'sweep', GUARDS, SWEPT, 'sweeps | swept | reversal | come on top | comes up on top | pt: raspagem | ja: kaeshi'),
   action('hip-bump', 'hip-bump sweep', 'sweep', ['closed guard'], [to('mount', 'top'), to('side-control', 'top')], 'hip bump | sit-up sweep | hip heist sweep'),
   action('scissor-sweep', 'scissor sweep', 'sweep', GUARDS, [to('mount', 'top'), to('side-control', 'top')], 'scissor | scissors | pt: tesoura'),
   action('overhead-sweep', 'overhead sweep', 'sweep', ['open guard'], [to('mount', 'top'), to('side-control', 'top')], 'balloon sweep | helicopter sweep | over the head sweep | ja: tomoe'),
@@ -154,7 +154,7 @@ export const ACTIONS: readonly ActionWord[] = [
   action('settle-across', 'settle across', 'advance', ['passing', 'pin'], [to('side-control', 'top')], 'settle the pin | secure side control | settle in side control'),
   action('knee-to-belly', 'step to knee on belly', 'advance', ['pin', 'passing'], [to('knee-on-belly', 'top')], 'pop to the knee | knee on belly entry | knee ride entry | pop up to knee on belly'),
   action('slide-to-mount', 'slide to mount', 'advance', ['pin', 'half guard', 'passing'], [to('mount', 'top')], 'mount transition | knee over to mount | take mount | takes mount | goes to mount | step to mount'),
-  action('mount-climb', 'climb to high mount', 'advance', ['pin'], [to('high-mount', 'top'), to('s-mount', 'top')], 'climb the mount | walk the knees up | mount climb'),
+  action('mount-climb', 'climb to high mount', 'advance', ['pin'], [to('high-mount', 'top'), to('s-mount', 'top')], 'climb the mount | walk the knees up | mount climb | slide up to high mount | slid up to high mount | moves up to high mount'),
   action('walk-to-north-south', 'walk round to north-south', 'advance', ['pin'], [to('north-south', 'top')], 'step past the head | step over to north-south | spin to north-south | walk to north-south | pt: passar para norte sul'),
   action('switch-base', 'switch the hips in side control', 'advance', ['pin'], [to('scarf-hold', 'top'), to('reverse-side', 'top'), to('side-control', 'top')], 'switch base | base switch | switch to scarf hold'),
   action('wrap-arm', 'wrap the arm', 'advance', ['pin', 'back', 'turtle'], [to('arm-wrap', 'top'), to('arm-behind-back', 'top')], 'get the gift wrap | trap the arm behind'),

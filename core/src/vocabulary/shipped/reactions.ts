@@ -30,7 +30,7 @@ export const REACTIONS: readonly ReactionWord[] = [
   reaction('underhook', 'win the underhook', 'underhooks | pummels under | gets the underhook | digs the underhook | fights for the underhook'),
   reaction('sprawls', 'sprawl', 'sprawls | sprawled | hips back | legs back'),
   reaction('hands-to-collar', 'bring the hands to the collar', 'hands to collar | hands to the collar | defends the neck | elbows up | hands to the neck'),
-  reaction('tucks-chin', 'tuck the chin', 'tucks the chin | chin down | hides the neck | chin in'),
+  reaction('tucks-chin', 'tuck the chin', 'tucks the chin | chin down | hides the neck | hides the chin | chin in'),
   reaction('turns-in', 'turn in', 'turns in | turns to face | comes to the elbow | turns towards'),
   reaction('turns-away', 'turn away', 'turns away | turns the back | gives the back | gave the back | gives up the back | gave up the back | turn the back | faces away'),
   reaction('rolls-through', 'roll through', 'rolls through | rolls with it | rolls | rolls forward | roll forward'),
