@@ -25,7 +25,7 @@ const finishKey = (finish: SaidFinish): string =>
 /** What two readings must agree in to go on alike. */
 const standing = (r: Reading): string =>
   [
-    ...[r.attempt, r.voice, r.pointer, r.isThen, r.place?.position, r.place?.role, r.place?.lead, r.action],
+    ...[r.attempt, r.voice, r.isTold, r.pointer, r.isThen, r.place?.position, r.place?.role, r.place?.lead, r.action],
     ...[r.finish && finishKey(r.finish), r.result, r.depth, r.who, r.used.size],
   ].join(' ');
 
@@ -133,7 +133,7 @@ export const readings = (
           const change =
             steers || way.meant === null
               ? way.change
-              : { pointer: null, isThen: false, isFiner: false, ...way.change, told: way.meant.part };
+              : { pointer: null, isThen: false, isFiner: false, ...way.change, told: way.meant.part, isTold: true };
           go(
             piece.to,
             { ...way, change },

@@ -51,6 +51,12 @@ const ways = {
       const finer = { ...place, role: place.role ?? r.place.role, lead: place.lead ?? r.place.lead ?? null };
       all.push(placed({ part: 'position', place: finer }, { place: finer, isFiner: true, ...change }));
     }
+    // *his knee shield …, half guard top*: what it is a kind of
+    const { place: before } = r;
+    if (before && r.told === 'position' && words.position(before.position)?.parent === place.position) {
+      const same = { ...before, role: before.role ?? place.role };
+      all.push(placed({ part: 'position', place: same }, { place: same, isFiner: true, ...change }));
+    }
     if (r.finish?.kind === 'state' && r.told === 'finish' && isFiner(r.finish, place, words)) {
       const finer: SaidFinish = { ...r.finish, position: place.position, role: place.role ?? r.finish.role };
       all.push(placed({ part: 'finish', finish: finer }, { finish: finer, isFiner: true, ...change }));
@@ -311,7 +317,7 @@ const ways = {
   pointer: (r: Reading, to: Pointer): readonly Way[] => {
     const change: Partial<Reading> =
       to === 'they'
-        ? { voice: 'they', pointer: r.pointer === 'because' ? r.pointer : null }
+        ? { voice: 'they', isTold: false, pointer: r.pointer === 'because' ? r.pointer : null }
         : to === 'us'
           ? { voice: 'us', pointer: null }
           : to === 'then'

@@ -198,6 +198,15 @@ const readTokens = (
     isPointing = false;
   }
   leave(waiting);
+  // where it is asked whether something further was done, it is open of what its end and its result are told
+  const isAction = ({ part, ...m }: Meant): boolean =>
+    part === 'entry' || (part === 'reaction' && 'isAction' in m && m.isAction);
+  parts.forEach((p, i) => {
+    if ((p.meant.part !== 'finish' && p.meant.part !== 'result') || p.status !== 'certain') return;
+    const last = parts.slice(0, i).findLast(({ meant }) => isAction(meant));
+    if (last?.status === 'asked' && last.others.some((m) => isAction(m) && m.part !== last.meant.part))
+      parts[i] = { ...p, status: 'asked' };
+  });
   // where nothing is told that was done, and what follows can't begin there, the place may be anything of the story
   const attempts = Math.max(0, ...parts.map((p) => p.attempt));
   const entryOf = (attempt: number): string | undefined =>

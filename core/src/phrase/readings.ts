@@ -16,6 +16,7 @@ export type Reading = {
   readonly pointer: 'from' | 'to' | 'with' | 'because' | 'act' | null;
   /** *then* was said, and nothing after it yet. */ readonly isThen: boolean;
   /** A clause begins here. */ readonly isOpen: boolean;
+  /** Something was told since it was said whose doings it is. */ readonly isTold: boolean;
   /** Which attempt of the line is told: 0, or further ones of a chain. */ readonly attempt: number;
   readonly place: SaidPlace | null;
   readonly action: string | null;
@@ -58,6 +59,7 @@ export const START: Reading = {
     told: null,
     isTo: false,
     isFiner: false,
+    isTold: false,
   },
   ...{ before: null, piece: null, meant: null, marks: [] },
 };
@@ -72,7 +74,8 @@ export const opened = (r: Reading, { opens, arrow }: { readonly opens: boolean; 
   return {
     ...r,
     isOpen: true,
-    voice: r.voice === 'they' ? 'they still' : r.voice === 'us' ? 'open' : r.voice,
+    // of whom nothing was told, nothing goes on: *he is strong, …*
+    voice: r.voice === 'they' ? (r.isTold ? 'they still' : 'open') : r.voice === 'us' ? 'open' : r.voice,
     pointer: arrow ? 'to' : r.pointer === 'with' || r.pointer === 'because' ? r.pointer : null,
   };
 };
