@@ -164,7 +164,8 @@ const whoAt = (typed: readonly Token[], at: number, context: PhraseContext): rea
       !others.includes(text) && names.some((n) => (n.length >= 5 ? fit(text, n) >= NAMED_LEAST : text === n));
     let to = at;
     while (to < typed.length && (to === at || !typed[to]!.opens) && isOf(typed[to]!)) to++;
-    return to > at
+    // *white belt* is a grade
+    return to > at && typed[to]?.text !== 'belt'
       ? [{ said: { is: 'who', subject }, from: at, to, gain: (to - at) * 1.05, quality: 1, isWritten: true }]
       : [];
   });

@@ -204,7 +204,10 @@ const readTokens = (
   parts.forEach((p, i) => {
     if ((p.meant.part !== 'finish' && p.meant.part !== 'result') || p.status !== 'certain') return;
     const last = parts.slice(0, i).findLast(({ meant }) => isAction(meant));
-    if (last?.status === 'asked' && last.others.some((m) => isAction(m) && m.part !== last.meant.part))
+    if (last?.status !== 'asked') return;
+    const told = parts.filter((e) => e !== last && e.attempt === p.attempt && e.to <= last.from);
+    const isOther = last.others.some((m) => isAction(m) && m.part !== last.meant.part);
+    if (told.some((e) => (e.meant.part === 'entry' && isOther) || e.meant.part === 'finish'))
       parts[i] = { ...p, status: 'asked' };
   });
   // where nothing is told that was done, and what follows can't begin there, the place may be anything of the story
