@@ -107,12 +107,15 @@ export const isAside = (
   { piece, meant, before }: Reading,
   next: Reading | undefined,
   typed: readonly Token[],
+  unread: ReadonlySet<Token>,
 ): boolean => {
   if (!piece || !meant || !before) return false;
   const isOneWord = piece.to - piece.from === 1;
   if (meant.part === 'reason')
     return isOneWord && before.pointer !== 'because' && before.result === null && isEveryday(typed[piece.from]!.text);
   if (meant.part !== 'reaction' || meant.isAction || before.voice !== 'open' || before.action !== null) return false;
+  // *a little more pressure*: said of something else
+  if (!typed[piece.from]!.opens && unread.has(typed[piece.from - 1]!)) return true;
   const to = next?.piece;
   return next?.meant?.part === 'entry' && !!to && !typed.slice(piece.to, to.to).some((token) => token.opens);
 };

@@ -65,7 +65,7 @@ mean('grip grips gripping grab grabs grabbing hold holds holding control control
 mean('hook hooks hooking', { is: 'kind', kind: 'hook' });
 mean('frame frames framing', { is: 'kind', kind: 'frame' });
 mean('crossface crossfaces crossfaced crossfacing xface', { is: 'kind', kind: 'pin', implies: ['arm', 'face'] });
-mean('uh', { is: 'kind', kind: 'underhook', implies: ['arm', 'underarm'] });
+mean('uh uhook', { is: 'kind', kind: 'underhook', implies: ['arm', 'underarm'] });
 mean('underhook underhooks underhooking', { is: 'kind', kind: 'underhook', implies: ['arm', 'underarm'] });
 mean('overhook overhooks overhooking', { is: 'kind', kind: 'lock', implies: ['arm', 'arm'] });
 mean('pin pins pinning pinned', { is: 'kind', kind: 'pin' });

@@ -76,16 +76,19 @@ const proposedFor = (
   const said = <P extends Meant['part']>(part: P): Of<P> | undefined =>
     parts.find((p) => p.meant.part === part && p.status !== 'asked')?.meant as Of<P> | undefined;
   const action = said('entry')?.action ?? null;
+  /** For whose side it is, also one that is asked about will do. */
+  const likely =
+    action ?? (parts.find((p) => p.meant.part === 'entry')?.meant as Of<'entry'> | undefined)?.action ?? null;
   const left = attempt === 0 ? (context.left ?? null) : leftBefore;
   const settled = (place: SaidPlace): Roled<SaidPlace> => {
     if (place.role !== null) return { is: place, because: null };
     if (left?.position === place.position && left.role !== null)
       return { is: { ...place, role: left.role }, because: BECAUSE.left };
-    const role = usualRole(place.position, action, words);
+    const role = usualRole(place.position, likely, words);
     const isOnly = (words.position(place.position)?.roles.length ?? 0) <= 1;
     return {
       is: { ...place, role },
-      because: role === null ? null : isOnly ? BECAUSE.onlyRole : action === null ? BECAUSE.usual : BECAUSE.action,
+      because: role === null ? null : isOnly ? BECAUSE.onlyRole : likely === null ? BECAUSE.usual : BECAUSE.action,
     };
   };
   const position = said('position');
@@ -105,8 +108,14 @@ const proposedFor = (
     if (aim && 'role' in aim && word.roles.includes(aim.role)) return as(aim.role, BECAUSE.aim);
     if (from?.position === finish.position) return as(from.role, BECAUSE.same);
     const begun = from && idOf(from);
+    // nobody said where it began: passes and takedowns are the top's
+    const does = from || action === null ? undefined : words.action(action)?.does;
     const onTop =
-      from?.role === 'top' || from?.role === 'attacker' || (begun !== null && placeFamily(begun, words) === 'standing');
+      does === 'pass' ||
+      does === 'takedown' ||
+      from?.role === 'top' ||
+      from?.role === 'attacker' ||
+      (begun !== null && placeFamily(begun, words) === 'standing');
     const better = word.height >= 0 ? word.roles[0]! : word.roles[1]!;
     if (word.family.endsWith('guard') && word.roles.includes('top')) return as(onTop ? 'top' : 'bottom', BECAUSE.onTop);
     const isBetter = result === 'success' || result === 'partial' || onTop;

@@ -139,7 +139,7 @@ const readTokens = (
     const closest = Math.min(CLOSE, ...rivals.map(({ apart }) => apart));
     const confidence = rounded(piece.quality * (0.5 + (0.5 * closest) / CLOSE));
     const nextTold = steps.slice(steps.indexOf(step) + 1).find((s) => s.meant);
-    const aside = isAside(step, nextTold, typed);
+    const aside = isAside(step, nextTold, typed, unread);
     if (aside) for (const token of tokens) setAside.add(token);
     if (piece.quality < LEAST || aside) {
       leave([...waiting, ...tokens]);

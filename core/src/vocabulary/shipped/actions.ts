@@ -67,7 +67,7 @@ export const ACTIONS: readonly ActionWord[] = [
   // on the feet
   action('takedown', 'takedown', 'takedown', FEET, DOWN, 'take down | takes them down | take them down | took them down | throw | threw | ja: nage | pt: queda'),
   action('double-leg', 'double-leg takedown', 'takedown', [...FEET, 'half guard'], DOWN, 'double leg | dl | double | blast double | ja: morote gari | pt: baiana'),
-  action('single-leg', 'single-leg takedown', 'takedown', [...FEET, 'open guard', 'half guard'], DOWN, 'single leg | sl | single | high single | shoot a single | low single | pt: perna unica'),
+  action('single-leg', 'single-leg takedown', 'takedown', [...FEET, 'open guard', 'half guard'], DOWN, 'single leg | sl | sgl | sgl leg | single | high single | shoot a single | low single | pt: perna unica'),
   action('high-crotch', 'high-crotch takedown', 'takedown', FEET, DOWN, 'high crotch | high c | inside leg lift'),
   action('ankle-pick', 'ankle pick', 'takedown', [...FEET, 'open guard'], [any('open guard', 'top'), to('legs-free', 'top')], 'pick the ankle | low ankle | ja: kibisu gaeshi'),
   action('knee-tap', 'knee tap', 'takedown', [...FEET, 'half guard'], DOWN, 'tap the knee | knee block | block the knee'),

@@ -41,7 +41,7 @@ const CROSSED = { facing: 'crossed' } as const;
 /** Positions and variants: each with its height for the first role and, in a line, why it is that. */
 // prettier-ignore
 export const POSITIONS: readonly PositionWord[] = [
-  position('standing', 'standing', 'standing', EVEN, 0, 'on the feet | neutral | stand-up | on our feet | both standing | ja: tachi waza | pt: em pe', 'Nobody has anything yet.'),
+  position('standing', 'standing', 'standing', EVEN, 0, 'stnd | on the feet | neutral | stand-up | on our feet | both standing | ja: tachi waza | pt: em pe', 'Nobody has anything yet.'),
   position('clinch', 'collar-and-sleeve clinch', 'standing', EVEN, 0, 'clinch | gripped up | collar and sleeve standing | ja: kumi kata', 'Both have the same grips.'),
   position('over-under-clinch', 'over-under clinch', 'standing', EVEN, 0, 'one underhook each | pummelling tie | fifty-fifty clinch | pt: meio abraco', 'One underhook each.'),
   position('collar-tie', 'collar tie', 'standing', EVEN, 0, 'single collar tie | head tie | hand on the neck standing', 'Both can have one at the same time.'),
