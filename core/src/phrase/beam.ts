@@ -12,8 +12,14 @@ import { scoreOf, type Mark, type Weights } from './weights.js';
 
 const BEAM = 24;
 const SURE = 0.8;
-/** A way to go on from a reading, which is made into one only where it stands high enough to be kept. */
-type Step = Way & { readonly before: Reading; readonly score: number; readonly piece: Piece | null };
+/** A way to go on from a reading, which is made into one only where it stands high enough to be kept; `more` speaks for it or against it beside the way's own marks. */
+type Step = {
+  readonly way: Way;
+  readonly more: readonly Mark[];
+  readonly before: Reading;
+  readonly score: number;
+  readonly piece: Piece | null;
+};
 
 const finishKey = (finish: SaidFinish): string =>
   finish.kind === 'state'
@@ -22,20 +28,30 @@ const finishKey = (finish: SaidFinish): string =>
       ? `${finish.won ? 'won' : 'lost'}:${finish.submission}`
       : finish.how;
 
-/** What two readings must agree in to go on alike. */
-const standing = (r: Reading): string =>
-  [
-    ...[r.attempt, r.voice, r.isTold, r.pointer, r.isThen, r.place?.position, r.place?.role, r.place?.lead, r.action],
-    ...[r.finish && finishKey(r.finish), r.result, r.depth, r.who, r.used.size],
-  ].join(' ');
+/** What changes where a part is told, beside what the way itself says. */
+const TOLD = { pointer: null, isThen: false, isFiner: false, isTold: true } as const;
+const changeOf = ({ meant, change }: Way): Partial<Reading> =>
+  meant === null ? change : { ...TOLD, ...change, told: meant.part };
+
+/** What two readings must agree in to go on alike: the one before with what changes. */
+const standing = (before: Reading, change: Partial<Reading>): string => {
+  const now = <F extends keyof Reading>(field: F): Reading[F] =>
+    (change[field] !== undefined ? change[field] : before[field]) as Reading[F];
+  const [place, finish] = [now('place'), now('finish')];
+  return `${now('attempt')} ${now('voice')} ${now('isTold')} ${now('pointer')} ${now('isThen')} ${place?.position} ${place?.role} ${place?.lead} ${now('action')} ${
+    finish && finishKey(finish)
+  } ${now('result')} ${now('depth')} ${now('who')} ${now('used').size}`;
+};
 
 /** The best of the ways that lead to a token, one for each standing, as readings. */
-const best = (steps: readonly Step[], at: number): readonly Reading[] => {
+const best = (steps: Step[], at: number): readonly Reading[] => {
   const kept = new Map<string, Reading>();
-  for (const { before, change, score, piece, meant, marks } of [...steps].sort((a, b) => b.score - a.score)) {
-    const reading: Reading = { ...before, ...change, at, score, piece, meant, marks, before };
-    const id = standing(reading);
-    if (!kept.has(id)) kept.set(id, reading);
+  for (const { before, way, more, score, piece } of steps.sort((a, b) => b.score - a.score)) {
+    const change = changeOf(way);
+    const id = standing(before, change);
+    if (kept.has(id)) continue;
+    const { meant } = way;
+    kept.set(id, { ...before, ...change, at, score, piece, meant, marks: [...way.marks, ...more], before });
     if (kept.size === BEAM) break;
   }
   return [...kept.values()];
@@ -69,6 +85,9 @@ const isVoice = (piece: Piece | null): boolean =>
   piece?.said.is === 'pointer' && (piece.said.to === 'they' || piece.said.to === 'us');
 
 const isSteering = (piece: Piece): boolean => piece.said.is === 'pointer';
+
+/** A word that is not understood. */
+const LEFT: Way = { marks: [], change: {}, meant: null };
 
 /** The readings of the line that was read last, by the token they lead to, and what they were made of. */
 type Memo = {
@@ -119,29 +138,25 @@ export const readings = (
     reads.push(here);
     for (const read of here) {
       const r = opened(read, token);
-      const go = (to: number, way: Way, piece: Piece | null, more: readonly Mark[]): void => {
-        const marks = [...way.marks, ...more];
-        beams[to]!.push({ ...way, marks, before: r, piece, score: r.score + scoreOf(marks, weights) });
+      const go = (to: number, way: Way, piece: Piece | null, more: readonly Mark[], extra: number): void => {
+        beams[to]!.push({ way, more, before: r, piece, score: r.score + scoreOf(way.marks, weights) + extra });
       };
       // what leads to a token whose readings are kept need not be looked at again
       const isOpen = (to: number): boolean => to > same;
-      if (isOpen(at + 1)) go(at + 1, { marks: [], change: {}, meant: null }, null, leaving(r, token, pieces[at]!));
+      if (isOpen(at + 1)) {
+        const more = leaving(r, token, pieces[at]!);
+        go(at + 1, LEFT, null, more, scoreOf(more, weights));
+      }
       for (const piece of pieces[at]!) {
         if (!isOpen(piece.to)) continue;
-        const steers = isSteering(piece);
+        const steered: readonly Mark[] = [['steers', piece.gain]];
+        const told: readonly Mark[] = isSteering(piece)
+          ? steered
+          : [['explains', piece.gain], ['part', 1], ...blurred(piece), ...astray(r, token, piece, typed[at - 1])];
+        const [asSteered, asTold] = [scoreOf(steered, weights), scoreOf(told, weights)];
         for (const way of waysFor(r, piece, words)) {
-          const change =
-            steers || way.meant === null
-              ? way.change
-              : { pointer: null, isThen: false, isFiner: false, ...way.change, told: way.meant.part, isTold: true };
-          go(
-            piece.to,
-            { ...way, change },
-            piece,
-            way.meant === null
-              ? [['steers', piece.gain]]
-              : [['explains', piece.gain], ['part', 1], ...blurred(piece), ...astray(r, token, piece, typed[at - 1])],
-          );
+          if (way.meant === null) go(piece.to, way, piece, steered, asSteered);
+          else go(piece.to, way, piece, told, asTold);
         }
       }
     }

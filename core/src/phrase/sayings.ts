@@ -37,7 +37,7 @@ const INITIALS_LESS = 0.15;
 const TWO_INITIALS_LESS = 0.36;
 const ALIAS_LESS = 0.01;
 /** Of two letters only vowels may be missing. */
-const TWO_LETTERS_LEAST = 0.9;
+const TWO_LETTERS_LEAST = 0.84;
 /** What is said for trying it or for getting there, though it is the name of the thing itself. */
 const BY_AIM_LESS = 0.02;
 
