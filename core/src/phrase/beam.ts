@@ -36,7 +36,7 @@ const changeOf = ({ meant, change }: Way): Partial<Reading> =>
 /** What two readings must agree in to go on alike: the one before with what changes. */
 const standing = (before: Reading, change: Partial<Reading>): string => {
   const now = <F extends keyof Reading>(field: F): Reading[F] =>
-    (change[field] !== undefined ? change[field] : before[field]) as Reading[F];
+    change[field] !== undefined ? change[field] : before[field];
   const [place, finish] = [now('place'), now('finish')];
   return `${now('attempt')} ${now('voice')} ${now('isTold')} ${now('pointer')} ${now('isThen')} ${place?.position} ${place?.role} ${place?.lead} ${now('action')} ${
     finish && finishKey(finish)

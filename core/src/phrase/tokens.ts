@@ -12,11 +12,14 @@ export type Token = {
 
 const ARROW = /->|=>|→/;
 const PARTS = /[,;:!?\n|/+]|\.(?=\s|$)|->|=>|→|–|—/;
-/** A word, or initials with strokes between them: *n/s*. */
+/** A word, initials with strokes between them (*n/s*), *u-hook*. */
 const WORD =
-  /(?<![\p{L}\p{N}])\p{L}(?:\/\p{L})+(?![\p{L}\p{N}\/])|(?:[\p{L}\p{N}]\p{M}*)+(?:['’](?:[\p{L}\p{N}]\p{M}*)+)?/gu;
+  /(?<![\p{L}\p{N}])[uo]-hook(?!\p{L})|(?<![\p{L}\p{N}])\p{L}(?:\/\p{L})+(?![\p{L}\p{N}\/])|(?:[\p{L}\p{N}]\p{M}*)+(?:['’](?:[\p{L}\p{N}]\p{M}*)+)?/gu;
 
-const NUMBERS: ReadonlyMap<string, string> = new Map([
+/** Numbers, and what is shortened with a stroke. */
+const WRITTEN_OUT: ReadonlyMap<string, string> = new Map([
+  ['u-hook', 'underhook'],
+  ['o-hook', 'overhook'],
   ['1', 'one'],
   ['2', 'two'],
   ['3', 'three'],
@@ -42,7 +45,7 @@ export const tokenise = (text: string, notes: readonly Stretch[] = []): readonly
     const between = text.slice(end, index);
     const isWith = /^w$/i.test(word) && text[index + 1] === '/';
     found.push({
-      text: isWith ? 'with' : (NUMBERS.get(word) ?? plainly(word)),
+      text: isWith ? 'with' : (WRITTEN_OUT.get(word.toLowerCase()) ?? plainly(word)),
       from: index,
       to: index + word.length + (isWith ? 1 : 0),
       opens: found.length === 0 || PARTS.test(between) || notes.some((note) => end <= note.from && note.to <= index),
