@@ -238,12 +238,11 @@ const ways = {
   hold: (r: Reading, { hold }: Extract<Said, { is: 'hold' }>, words: Words): readonly Way[] => {
     const what = holdKey(hold);
     if (r.used.has(what)) return [];
-    const isVoiced = r.voice === 'they' || (r.voice === 'they still' && r.pointer !== 'with');
     const holders = hold.isMine
       ? (['opponent'] as const)
       : r.voice === 'they still' && r.pointer !== 'with'
         ? (['opponent', 'subject'] as const)
-        : isVoiced
+        : r.voice === 'they'
           ? (['opponent'] as const)
           : (['subject'] as const);
     // what is held *then* is held in what follows

@@ -249,10 +249,7 @@ const noteFrom = ({ parts, left, steps }: Read, typed: readonly Token[]): number
     const goesOn = here.some((p) => p.attempt > closing.attempt);
     const isSaid =
       here.length > 0 && here.every((p) => p.status === 'certain' && (goesOn || AFTER_RESULT.has(p.meant.part)));
-    if (isLeft || !isSaid) {
-      const isChain = goesOn && !isLeft;
-      if (!isChain) return from;
-    }
+    if (isLeft || (!isSaid && !goesOn)) return from;
     if (goesOn) return undefined;
   }
   return undefined;

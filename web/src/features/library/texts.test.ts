@@ -42,6 +42,10 @@ describe('evidence in words', () => {
     expect(evidenceText({ ...line, count: 12 })).toBe('seen 12, worked 5');
   });
 
+  test('when some of it was only proposed, that should stand beside the figure', () => {
+    expect(evidenceText({ ...line, proposed: 2 })).toBe(`${evidenceText(line)}; of these 2 proposed`);
+  });
+
   test('when clips were picked or only shown, no rate should be claimed', () => {
     expect(evidenceText({ ...line, attempts: 0, picked: 3 })).toBe('seen 3, picked, no rate');
     expect(evidenceText({ ...line, attempts: 0, shown: 2 })).toBe('shown 2; nothing known of how well it works');

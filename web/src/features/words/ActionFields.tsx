@@ -151,11 +151,44 @@ const LadderFields = ({ definition, tried, onChange }: FieldsOf<'action'>): Reac
   );
 };
 
+/** Any of a few, in their order. */
+const Checks = <V extends string>({
+  legend,
+  all,
+  said,
+  textOf,
+  onChange,
+}: {
+  readonly legend: string;
+  readonly all: readonly V[];
+  readonly said: readonly V[];
+  readonly textOf: (value: V) => string;
+  readonly onChange: (said: readonly V[]) => void;
+}): React.JSX.Element => (
+  <Box as="fieldset" border="none" marginTop="3">
+    <Box as="legend" color="inkSoft" fontSize="14px">
+      {legend}
+    </Box>
+    <Flex gap="4" wrap="wrap">
+      {all.map((value) => (
+        <Box as="label" key={value} display="flex" gap="1.5" cursor="pointer">
+          <input
+            type="checkbox"
+            checked={said.includes(value)}
+            onChange={(e) =>
+              onChange(all.filter((other) => (other === value ? e.target.checked : said.includes(other))))
+            }
+          />
+          {textOf(value)}
+        </Box>
+      ))}
+    </Flex>
+  </Box>
+);
+
 /** What an action of one's own is. */
 export const ActionFields = (props: FieldsOf<'action'>): React.JSX.Element => {
   const { definition, words, ownKey, onChange } = props;
-  const toggled = <T,>(all: readonly T[], said: readonly T[], one: T, is: boolean): readonly T[] =>
-    all.filter((other) => (other === one ? is : said.includes(other)));
   return (
     <>
       <Flex gap="8" wrap="wrap" alignItems="flex-start" marginBottom="3">
@@ -178,50 +211,20 @@ export const ActionFields = (props: FieldsOf<'action'>): React.JSX.Element => {
           onChange={onChange}
         />
       </Flex>
-      <Box as="fieldset" border="none">
-        <Box as="legend" color="inkSoft" fontSize="14px">
-          {T.from}
-        </Box>
-        <Flex gap="4" wrap="wrap">
-          {FAMILIES.map((family) => (
-            <Box as="label" key={family} display="flex" gap="1.5" cursor="pointer">
-              <input
-                type="checkbox"
-                checked={definition.from.includes(family)}
-                onChange={(e) =>
-                  onChange({
-                    ...definition,
-                    from: toggled(FAMILIES, definition.from, family, e.target.checked),
-                  })
-                }
-              />
-              {family}
-            </Box>
-          ))}
-        </Flex>
-      </Box>
-      <Box as="fieldset" border="none" marginTop="3">
-        <Box as="legend" color="inkSoft" fontSize="14px">
-          {T.dangers}
-        </Box>
-        <Flex gap="4" wrap="wrap">
-          {DANGERS.map((danger) => (
-            <Box as="label" key={danger} display="flex" gap="1.5" cursor="pointer">
-              <input
-                type="checkbox"
-                checked={definition.dangers?.includes(danger) ?? false}
-                onChange={(e) =>
-                  onChange({
-                    ...definition,
-                    dangers: toggled(DANGERS, definition.dangers ?? [], danger, e.target.checked),
-                  })
-                }
-              />
-              {DANGER_TEXT[danger]}
-            </Box>
-          ))}
-        </Flex>
-      </Box>
+      <Checks
+        legend={T.from}
+        all={FAMILIES}
+        said={definition.from}
+        textOf={(family) => family}
+        onChange={(from) => onChange({ ...definition, from })}
+      />
+      <Checks
+        legend={T.dangers}
+        all={DANGERS}
+        said={definition.dangers ?? []}
+        textOf={(danger) => DANGER_TEXT[danger]}
+        onChange={(dangers) => onChange({ ...definition, dangers })}
+      />
       <LadderFields {...props} />
     </>
   );
