@@ -114,6 +114,8 @@ export const isAside = (
   if (meant.part === 'reason')
     return isOneWord && before.pointer !== 'because' && before.result === null && isEveryday(typed[piece.from]!.text);
   if (meant.part !== 'reaction' || meant.isAction || before.voice !== 'open' || before.action !== null) return false;
+  // *wait for the elbow*: a word of every day
+  if (isOneWord && isEveryday(typed[piece.from]!.text)) return true;
   // *a little more pressure*: said of something else
   if (!typed[piece.from]!.opens && unread.has(typed[piece.from - 1]!)) return true;
   const to = next?.piece;

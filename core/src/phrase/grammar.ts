@@ -92,7 +92,7 @@ const ways = {
         const next = nextAttempt(r);
         all.push(asFinish({ ...r, ...next }, chainMarks(r), next));
       }
-    } else if (r.isThen || (r.action === null && r.finish.kind === 'state')) {
+    } else if (r.isThen || (r.finish.kind === 'state' && (r.action === null || (r.isOpen && r.told === 'finish')))) {
       const next = nextAttempt(r);
       all.push(asFinish({ ...r, ...next }, chainMarks(r), next));
     }
@@ -140,7 +140,7 @@ const ways = {
           r.pointer === 'with' || r.pointer === 'because' ? [['mispointed', 1]] : [],
           r.voice === 'they still' && r.isThen ? [['order', 0.6]] : [],
           // in a clause of its own an attack is rather that of whoever acts
-          r.voice === 'they still' && ATTACKS.has(words.action(key)!.does) ? [['order', 0.8]] : [],
+          r.voice === 'they still' && ATTACKS.has(words.action(key)!.does) ? [['order', 1.1]] : [],
           r.finish ? [['order', 0.5]] : [],
         ),
       );
@@ -235,16 +235,18 @@ const ways = {
       ),
     ];
   },
-  hold: (r: Reading, { hold }: Extract<Said, { is: 'hold' }>, words: Words): readonly Way[] => {
+  hold: (r: Reading, { hold }: Extract<Said, { is: 'hold' }>, { whose }: Piece, words: Words): readonly Way[] => {
     const what = holdKey(hold);
     if (r.used.has(what)) return [];
-    const holders = hold.isMine
-      ? (['opponent'] as const)
-      : r.voice === 'they still' && r.pointer !== 'with'
-        ? (['opponent', 'subject'] as const)
-        : r.voice === 'they'
-          ? (['opponent'] as const)
-          : (['subject'] as const);
+    const holders = whose
+      ? ([whose === 'us' ? 'subject' : 'opponent'] as const)
+      : hold.isMine
+        ? (['opponent'] as const)
+        : r.voice === 'they still' && r.pointer !== 'with'
+          ? (['opponent', 'subject'] as const)
+          : r.voice === 'they'
+            ? (['opponent'] as const)
+            : (['subject'] as const);
     // what is held *then* is held in what follows
     const next = r.isThen && r.action !== null && r.voice === 'open' && holders[0] === 'subject' ? nextAttempt(r) : {};
     const isNext = 'attempt' in next;
@@ -354,7 +356,7 @@ export const waysFor = (r: Reading, piece: Piece, words: Words): readonly Way[] 
     case 'reason':
       return ways.reason(r, said, piece);
     case 'hold':
-      return ways.hold(r, said, words);
+      return ways.hold(r, said, piece, words);
     case 'bait':
       return ways.bait(r);
     case 'result':

@@ -38,5 +38,5 @@ export type Piece = {
   /** Said of somebody to whom it is done: *them* stands in it or behind it. */ readonly isOnThem?: boolean;
   /** A place that stands there as something done: *stacked*. */ readonly isVerb?: boolean;
   /** An action of which its kind was left out. */ readonly isHeadless?: boolean;
-  /** Whose an action is said to be. */ readonly whose?: 'us' | 'them';
+  /** Whose an action, or a hold, is said to be. */ readonly whose?: 'us' | 'them';
 };

@@ -217,6 +217,13 @@ const lineOf = (words: Words) => {
   return known;
 };
 
+/** *his crossface*, *my underhook*: of what somebody does with a limb it is said whose it is; of what is held, on whom. */
+const heldBy = (line: Line, from: number, { kind }: SaidHold): Pick<Piece, 'whose'> => {
+  if (kind === 'grip') return {};
+  const owners = [line.at(from)!.text, line.at(from)!.opens ? '' : (line.at(from - 1)?.text ?? '')];
+  return owners.some((o) => THEIRS.has(o)) ? { whose: 'them' } : owners.some((o) => MINE.has(o)) ? { whose: 'us' } : {};
+};
+
 const MODALS = new Set('could should would might couldn shouldn wouldn'.split(' '));
 /** *could have passed*: behind such a word nothing is told that happened, until something parts. */
 const isSupposed = (line: Line, at: number): boolean => {
@@ -261,11 +268,18 @@ export const piecesOf = (
     );
     const holds = holdsAt(line, at, targetsAt, words).flatMap(({ hold, from, to, gain, quality, isBare }): Piece[] =>
       (isBare && !mayBeBare(line, from, to)) ||
+      // *has my back* is where they are
+      (isBare && hold.isMine && hold.target === 'back') ||
       (to <= named && isPutTogether(hold)) ||
       // *double leg right away*: both is no side
       (hold.both && hold.targetSide !== null)
         ? []
-        : [{ said: { is: 'hold', hold }, from, to, gain, quality, isWritten: quality === 1 }],
+        : [
+            {
+              ...{ said: { is: 'hold', hold }, from, to, gain, quality, isWritten: quality === 1 },
+              ...heldBy(line, from, hold),
+            },
+          ],
     );
     // a place that stands alone by its name is not what somebody does
     const place = spans[at]!.value.find(

@@ -1,4 +1,4 @@
-import type { FootageSpan } from '@odograph/core';
+import type { FootageSpan, ProposedPart } from '@odograph/core';
 
 /** A key in braces stands for the key that does now what that one does at first (`Caps`). */
 export const LINE_TEXT = {
@@ -29,6 +29,19 @@ export const LINE_TEXT = {
   loop: (s: number): string => `loop of ${s} s, {-} and {+} change it`,
   or: (others: readonly string[]): string => `(↓ or ${others.join(', or ')})`,
 } as const;
+
+/** From what a part is concluded that nobody said. */
+export const FOLLOWS_FROM = {
+  subject: 'the other one was named',
+  state: 'where things were left',
+  stateRole: 'the side by what is done',
+  action: 'it leads from the one place to the other',
+  finish: 'it’s what is aimed at',
+  finishRole: 'the side by who was on top',
+  result: 'by where it ended',
+} as const satisfies Record<ProposedPart, string>;
+/** A part that follows, with from what. */
+export const followsText = (what: string, from: ProposedPart): string => `${what} (${FOLLOWS_FROM[from]})`;
 
 /** What stands though nobody said it. */
 export const PROPOSED_TEXT = {

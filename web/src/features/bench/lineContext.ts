@@ -12,7 +12,7 @@ import {
   type Words,
 } from '@odograph/core';
 import { useMemo } from 'react';
-import { LINE_TEXT as T } from './bench.text.js';
+import { LINE_TEXT as T, followsText } from './bench.text.js';
 
 /** The state in which the attempt before left things; null where it ended otherwise. */
 export const useStateLeft = (left: PlaceId | undefined): State | null =>
@@ -36,18 +36,18 @@ export const useLineContext = (
     [athletes, footage, left],
   );
 
-/** What follows though nobody said it, in words; null where nothing does. */
+/** What follows though nobody said it, in words and with from what; null where nothing does. */
 export const followingText = (
   { subject, state, action, finish, result }: Following,
   words: Words,
   athletes: Readonly<Record<'a' | 'b', string>>,
 ): string | null =>
   [
-    subject && athletes[subject],
-    state && T.from(placeName(stateId(state), words)),
-    action && words.name('action', action),
-    finish && T.endsIn(placeName(finishId(finish), words)),
-    result && RESULT_WORDS[result],
+    subject && followsText(athletes[subject], 'subject'),
+    state && followsText(T.from(placeName(stateId(state), words)), 'state'),
+    action && followsText(words.name('action', action), 'action'),
+    finish && followsText(T.endsIn(placeName(finishId(finish), words)), 'finish'),
+    result && followsText(RESULT_WORDS[result], 'result'),
   ]
     .filter(Boolean)
     .join(', ') || null;
