@@ -169,6 +169,8 @@ const ways = {
           beginsThere(next.place ?? null, key, words),
           r.pointer === 'because' || r.pointer === 'with' ? [['mispointed', 1]] : [],
           isTheirs && !r.isThen ? [['turned', 0.2]] : [],
+          // *they post, go behind*
+          r.voice === 'they still' && r.isOpen && ATTACKS.has(words.action(key)!.does) ? [['chained', 0.5]] : [],
         ),
       );
     }
