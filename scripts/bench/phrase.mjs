@@ -187,7 +187,7 @@ export const phrase = async () => {
       return `| ${c} | ${of.length} | ${percent(right(of), of.length)} | ${halves.join(' | ')} |`;
     }),
     '',
-    'The second part was read for the first time with 83.3 % wholly right; the third in six sittings of 106, 106, 68, 96, 68 and 49 lines, each written after what the one before showed had been mended, with 85.8, 73.6, 73.5, 77.1, 85.3 and 87.8 %; of the parts kept as certain one in 23, 18, 11, 15, 18 and 22 was wrong. What they showed has been mended since: none of these lines is unseen any more. Lines that have two meanings, both of them right, are marked with both.',
+    'The second part was read for the first time with 83.3 % wholly right; the third in eight sittings of 106, 106, 68, 96, 68, 49, 64 and 60 lines, each written after what the one before showed had been mended, with 85.8, 73.6, 73.5, 77.1, 85.3, 87.8, 85.9 and 93.3 %; of the parts kept as certain one in 23, 18, 11, 15, 18, 22, 22 and 53 was wrong. What they showed has been mended since: none of these lines is unseen any more. Lines that have two meanings, both of them right, are marked with both.',
     '',
     `- one key more in the line, ${TERMS} terms, each key the median of ${PASSES} passes: median ${median} ms, 95 % within ${p95} ms, 99 % within ${p99} ms, ${over} of ${times.length} keys over ${KEY_MS} ms (slowest single one ${slowest} ms); goal median 2 ms, 99 % under 8 ms: ${held(Number(median) <= 2 && Number(p99) <= 8)}`,
   ]);

@@ -92,7 +92,10 @@ const ways = {
         const next = nextAttempt(r);
         all.push(asFinish({ ...r, ...next }, chainMarks(r), next));
       }
-    } else if (r.isThen || (r.finish.kind === 'state' && (r.action === null || (r.isOpen && r.told === 'finish')))) {
+    } else if (
+      r.isThen ||
+      (r.finish.kind === 'state' && (r.action === null || (r.isOpen && (r.told === 'finish' || r.told === 'grip'))))
+    ) {
       const next = nextAttempt(r);
       all.push(asFinish({ ...r, ...next }, chainMarks(r), next));
     }

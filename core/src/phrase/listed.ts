@@ -199,7 +199,7 @@ const SLIPS_FROM = 3;
 const leastFit = (word: string): number => (word.length >= 6 ? 0.68 : 0.78);
 const fitListed = ({ text: typed, isWord }: Pick<Token, 'text' | 'isWord'>, word: string): number => {
   if (typed === word) return 1;
-  if (word.length < SLIPS_FROM || isWord || EXACT.has(word)) return 0;
+  if (word.length < SLIPS_FROM || typed.length < SLIPS_FROM || isWord || EXACT.has(word)) return 0;
   const how = fit(typed, word);
   return how < leastFit(word) ? 0 : how;
 };

@@ -140,7 +140,9 @@ const proposedFor = (
       others: p.others.map((o) => filled(o).is),
       ...(because === null || because === BECAUSE.onlyRole ? {} : { because }),
       // on which side nobody said, and nothing decides: that is asked
-      ...(because === BECAUSE.usual && is.part === 'position' && p.status === 'certain'
+      ...((because === BECAUSE.usual || (because === BECAUSE.action && action === null)) &&
+      is.part === 'position' &&
+      p.status === 'certain'
         ? { status: 'asked' as const, others: [...p.others, otherSide(is)] }
         : {}),
       // and so is where it ended, by who was on top, as long as that is asked
