@@ -5,7 +5,7 @@ import { v7 as newId } from 'uuid';
 import { editQueued, useEdit, useWords } from '../library/index.js';
 import { LINE_TEXT as T } from './bench.text.js';
 import { Caps } from './Caps.js';
-import { followingText, useLineContext, useStateLeft } from './lineContext.js';
+import { followingTexts, useLineContext, useStateLeft } from './lineContext.js';
 import { CONFIRMED, chainSaid, doubtsAsked } from './lineSaid.js';
 import { leftIn } from './leftIn.js';
 import { instantAt, newClipEdit } from './newClip.js';
@@ -64,6 +64,7 @@ export const MarkLine = ({
     const end = chain?.end ?? bare.attempt.end;
     return {
       following,
+      further,
       chain,
       edit: {
         ...bare,
@@ -100,12 +101,12 @@ export const MarkLine = ({
     edit({ kind: 'moment', id: mark.moment.id, changes: told, patch: told });
     onMade(clipEdit.clip.id);
   };
-  const proposal = (reading: PhraseReading, typed: string): string | null =>
-    sightedIn(reading, typed)
-      ? T.sighting
-      : reading.parts.length
-        ? followingText(made(reading, typed, false).following, words, athletes)
-        : null;
+  const proposal = (reading: PhraseReading, typed: string): string | null => {
+    if (sightedIn(reading, typed)) return T.sighting;
+    if (!reading.parts.length) return null;
+    const { following, further, edit: clipEdit } = made(reading, typed, false);
+    return followingTexts(following, further, clipEdit.attempt, words, athletes);
+  };
   return (
     <Flex minHeight="64px" paddingInline="4" paddingBlock="1.5" borderTopWidth="1px" gap="4" data-testid="mark">
       <Box fontSize="14px" color="inkSoft" flexShrink="0" paddingTop="1" lineHeight="1.35">

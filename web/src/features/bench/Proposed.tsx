@@ -1,7 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import { sayAttempt, type Attempt, type ProposedPart, type SaidPart } from '@odograph/core';
 import { Action } from '../../design/index.js';
-import { PROPOSED_TEXT as T, followsText } from './bench.text.js';
+import { PROPOSED_TEXT as T } from './bench.text.js';
 import { Caps } from './Caps.js';
 import type { Saying } from './saying.js';
 
@@ -32,7 +32,7 @@ export const Proposed = ({
       {T.said(
         said.map(({ part, lead, text }) => {
           const [what, why] = [[lead, text].filter(Boolean).join(' '), whyOf(part)];
-          return why ? followsText(what, why) : what;
+          return why ? T.follows(what, why) : what;
         }),
       )}{' '}
       <Action tone="quiet" tabIndex={-1} onClick={() => change({ proposed: [] })}>

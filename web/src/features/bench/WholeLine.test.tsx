@@ -135,6 +135,12 @@ describe('an attempt in one line', () => {
     );
     await user.type(line, 'half top, knee slice, they frame, then back step, side control, ok # again');
     expect(understood()).toMatch(/^first from half guard, top.*they frame.*then back-step pass.*note: “again”/);
+    // what follows is told of each
+    await user.clear(line);
+    await user.type(line, 'half top, knee slice, they frame, then back step, side control # again');
+    expect(understood()).toMatch(/then from half guard, top \(where things were left\), worked \(by where it ended\)/);
+    await user.clear(line);
+    await user.type(line, 'half top, knee slice, they frame, then back step, side control, ok # again');
     await user.keyboard('{Enter}');
     const [first, second, note] = edits();
     expect(first).toMatchObject({

@@ -6,7 +6,7 @@ import { v7 as newId } from 'uuid';
 import { editQueued, useEdit, useWords, type ClipView } from '../library/index.js';
 import { useTimeTable } from '../player/index.js';
 import { LINE_TEXT as T } from './bench.text.js';
-import { followingText, useLineContext, useStateLeft } from './lineContext.js';
+import { followingTexts, useLineContext, useStateLeft } from './lineContext.js';
 import { CONFIRMED, chainSaid, doubtsAsked } from './lineSaid.js';
 import { PhraseLine } from './PhraseLine.js';
 
@@ -78,8 +78,11 @@ export const WholeLine = ({
     onDone();
     onLeave();
   };
-  const proposal = (reading: PhraseReading, text: string): string | null =>
-    reading.parts.length ? followingText(changed(reading, text).following, words, athletes) : null;
+  const proposal = (reading: PhraseReading, text: string): string | null => {
+    if (!reading.parts.length) return null;
+    const { following, further } = changed(reading, text);
+    return followingTexts(following, further, attempt, words, athletes);
+  };
   return (
     <Box minHeight="64px" paddingInline="4" paddingBlock="1.5" borderTopWidth="1px">
       <PhraseLine

@@ -31,7 +31,7 @@ export const LINE_TEXT = {
 } as const;
 
 /** From what a part is concluded that nobody said. */
-export const FOLLOWS_FROM = {
+const FOLLOWS_FROM = {
   subject: 'the other one was named',
   state: 'where things were left',
   stateRole: 'the side by what is done',
@@ -40,11 +40,10 @@ export const FOLLOWS_FROM = {
   finishRole: 'the side by who was on top',
   result: 'by where it ended',
 } as const satisfies Record<ProposedPart, string>;
-/** A part that follows, with from what. */
-export const followsText = (what: string, from: ProposedPart): string => `${what} (${FOLLOWS_FROM[from]})`;
-
 /** What stands though nobody said it. */
 export const PROPOSED_TEXT = {
+  /** A part that follows, with from what. */
+  follows: (what: string, from: ProposedPart): string => `${what} (${FOLLOWS_FROM[from]})`,
   said: (what: readonly string[]): string => `Nobody said it, it follows: ${what.join('; ')}.`,
   confirm: 'That’s right ({=})',
 } as const;

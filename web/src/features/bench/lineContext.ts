@@ -1,5 +1,7 @@
 import {
   RESULT_WORDS,
+  changesSaid,
+  draftAttempt,
   finishId,
   placeName,
   stateId,
@@ -8,11 +10,12 @@ import {
   readPlace,
   type PhraseContext,
   type PlaceId,
+  type SaidAttempt,
   type State,
   type Words,
 } from '@odograph/core';
 import { useMemo } from 'react';
-import { LINE_TEXT as T, followsText } from './bench.text.js';
+import { LINE_TEXT as T, PROPOSED_TEXT } from './bench.text.js';
 
 /** The state in which the attempt before left things; null where it ended otherwise. */
 export const useStateLeft = (left: PlaceId | undefined): State | null =>
@@ -37,17 +40,32 @@ export const useLineContext = (
   );
 
 /** What follows though nobody said it, in words and with from what; null where nothing does. */
-export const followingText = (
+const followingText = (
   { subject, state, action, finish, result }: Following,
   words: Words,
   athletes: Readonly<Record<'a' | 'b', string>>,
 ): string | null =>
   [
-    subject && followsText(athletes[subject], 'subject'),
-    state && followsText(T.from(placeName(stateId(state), words)), 'state'),
-    action && followsText(words.name('action', action), 'action'),
-    finish && followsText(T.endsIn(placeName(finishId(finish), words)), 'finish'),
-    result && followsText(RESULT_WORDS[result], 'result'),
+    subject && PROPOSED_TEXT.follows(athletes[subject], 'subject'),
+    state && PROPOSED_TEXT.follows(T.from(placeName(stateId(state), words)), 'state'),
+    action && PROPOSED_TEXT.follows(words.name('action', action), 'action'),
+    finish && PROPOSED_TEXT.follows(T.endsIn(placeName(finishId(finish), words)), 'finish'),
+    result && PROPOSED_TEXT.follows(RESULT_WORDS[result], 'result'),
   ]
     .filter(Boolean)
     .join(', ') || null;
+
+/** The same of each attempt that a line tells, the first one's first. */
+export const followingTexts = (
+  first: Following,
+  further: readonly SaidAttempt[],
+  attempt: Parameters<typeof draftAttempt>[0],
+  words: Words,
+  athletes: Readonly<Record<'a' | 'b', string>>,
+): string | null =>
+  [first, ...further.map((said) => changesSaid(draftAttempt(attempt), said, null, words).following)]
+    .flatMap((following, i) => {
+      const text = followingText(following, words, athletes);
+      return text === null ? [] : [i === 0 ? text : `${T.nth(i)} ${text}`];
+    })
+    .join('; ') || null;

@@ -99,7 +99,7 @@ export const MapScreen = (): React.JSX.Element => {
             {totals.picked > 0 && `, ${totals.picked} picked`}
             {totals.shown > 0 && `, ${totals.shown} shown`}
             {totals.proposed > 0 && T.proposed(totals.proposed)}
-            {totals.drafts > 0 && `, ${totals.drafts} drafts not on it`}
+            {totals.drafts > 0 && T.drafts(totals.drafts)}
             {totals.unplaced > 0 && `, ${totals.unplaced} unplaced`}
           </Box>
           <Box flex="1" />

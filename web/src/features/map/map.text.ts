@@ -49,6 +49,7 @@ export const MAP_TEXT = {
   more: (n: number): string => (n === 1 ? 'One more line' : `${n} more lines`),
   places: (most: number, all: number): string => `${most} of ${all} places`,
   theirs: 'They, from here',
+  drafts: (n: number): string => `, ${n === 1 ? '1 draft' : `${n} drafts`} not on it`,
   proposed: (n: number): string => `, of these ${n} proposed`,
   includePicked: 'Take in clips from picked footage',
   pickedWarning: 'Picked clips are mostly those that worked: these rates flatter.',
