@@ -85,7 +85,7 @@ export {
   type Answer,
   type Meeting,
 } from './answers.js';
-export { asSaid, isProposed } from './proposed.js';
+export { asSaid, proposedIn } from './proposed.js';
 export { doubtQueue, settled, type DoubtCase, type DoubtGroup, type Settling } from './doubts.js';
 export { handedOver, isHeldAt, limbsOn, mayBeHanded } from './heldNow.js';
 export { contradictionsIn, mirrorContradiction, sidesAgainst, type Contradiction } from './contradictions.js';

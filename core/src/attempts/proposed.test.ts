@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { attemptOf } from '../testing/workedExamples.js';
-import { PROPOSED_PARTS, asSaid, isProposed, type Attempt } from './index.js';
+import { PROPOSED_PARTS, asSaid, proposedIn, type Attempt } from './index.js';
 
 const attempt = attemptOf({
   ...{ id: '1', in: 'F1', by: 'a', at: [0, 1, 2] },
@@ -20,7 +20,7 @@ describe('what is proposed', () => {
           const changes = Object.fromEntries(set.map((field) => [field, attempt[field]]));
           const after: Attempt = { ...before, ...asSaid(before, changes) };
           for (const field of ['subject', 'state', 'action', 'finish', 'result'] as const)
-            expect(isProposed(after, field)).toBe(isProposed(before, field) && !set.includes(field));
+            expect(proposedIn(after, field)).toBe(set.includes(field) ? null : proposedIn(before, field));
           expect(proposed).toEqual(expect.arrayContaining([...after.proposed]));
         },
       ),

@@ -21,6 +21,8 @@ export const asSaid = <C extends Partial<Attempt>>(
   return left.length === proposed.length ? changes : { ...changes, proposed: left };
 };
 
-/** Whether a field, or the role in it, stands only because it follows. */
-export const isProposed = ({ proposed }: Pick<Attempt, 'proposed'>, field: (typeof FIELD)[ProposedPart]): boolean =>
-  proposed.some((part) => FIELD[part] === field);
+/** What of a field stands only because it follows: all of it, or the role in it; null where somebody said it. */
+export const proposedIn = (
+  { proposed }: Pick<Attempt, 'proposed'>,
+  field: (typeof FIELD)[ProposedPart],
+): ProposedPart | null => proposed.find((part) => FIELD[part] === field) ?? null;

@@ -1,9 +1,9 @@
 import type { ActionKind, ActionWord, Ladder, Words } from '../vocabulary/index.js';
 import { placeName, finishId, stateId } from './places.js';
-import { isProposed } from './proposed.js';
+import { proposedIn } from './proposed.js';
 import { finishOf } from './standing.js';
 import type { SideWords, Telling } from './telling.js';
-import type { Attempt, Control, Result, Side } from './types.js';
+import type { Attempt, Control, ProposedPart, Result, Side } from './types.js';
 
 export const RESULT_WORDS: Record<Result, string> = {
   success: 'worked',
@@ -82,11 +82,11 @@ export type SaidPart = {
   readonly lead: string;
   readonly text: string;
   readonly missing: boolean;
-  /** It, or the role in it, stands only because it follows; nobody has said or confirmed it. */ readonly proposed: boolean;
+  /** What of it stands only because it follows; nobody has said or confirmed that. */ readonly proposed: ProposedPart | null;
 };
 
 /** The fields of the parts that may be proposed. */
-const FIELD_OF: Partial<Record<SaidPart['part'], Parameters<typeof isProposed>[1]>> = {
+const FIELD_OF: Partial<Record<SaidPart['part'], Parameters<typeof proposedIn>[1]>> = {
   who: 'subject',
   from: 'state',
   entry: 'action',
@@ -106,7 +106,7 @@ export const sayAttempt = (
     lead,
     text: text ?? whenMissing,
     missing: text === undefined,
-    proposed: FIELD_OF[name] !== undefined && isProposed(attempt, FIELD_OF[name]),
+    proposed: FIELD_OF[name] === undefined ? null : proposedIn(attempt, FIELD_OF[name]),
   });
   const end = finishOf(attempt, words);
   const grips = attempt.controls.filter((c) => c.holder === 'subject').map((c) => sayControl(c, words, sides));

@@ -10,6 +10,7 @@ import {
   RISK_CLASSES,
   RISK_PAIN,
   WORD_KINDS,
+  areRoles,
   type Definition,
   type Language,
   type OwnAlias,
@@ -49,17 +50,6 @@ const risk = Joi.object({
     .required(),
   care: Joi.string().trim().min(1).max(400).required(),
 });
-/** Roles beside `even` are a pair; the first one's height is the position's. */
-const PAIRS: readonly string[] = ['bottom top', 'attacker defender'];
-const areRoles = (roles: readonly string[]): boolean =>
-  new Set(roles).size === roles.length &&
-  (roles.join() === 'even' ||
-    PAIRS.includes(
-      roles
-        .filter((r) => r !== 'even')
-        .sort()
-        .join(' '),
-    ));
 /** Holds that make a position, or a grip that has a name. */
 const HOLDS_LIMIT = 6;
 const limb = Joi.string().valid(...LIMBS);

@@ -32,7 +32,7 @@ import {
 } from '../phrase/index.js';
 import { frameOfText, timecode, type TimeTable } from '../timecode/index.js';
 import { asCompared, type Sayable, type Words } from '../vocabulary/index.js';
-import { writeCsv, type Table } from './csv.js';
+import { saysYes, writeCsv, type Table } from './csv.js';
 
 /** The columns of a list of clips: what each is called, and what it may be called in other people's lists. */
 export const CLIP_COLUMNS = {
@@ -199,7 +199,6 @@ const camerasOf = (
 /** A name, and each of its words: first names are said alone. */
 const calledOf = (name: string): readonly string[] => [name, ...name.split(/\s+/)];
 
-const YES = new Set(['yes', 'y', 'x', '1', 'true', 'bait']);
 const LONGEST_NOTE = 4000;
 
 /**
@@ -293,7 +292,7 @@ export const readClips = (
       subject: subject ?? 'a',
       state: one('from', find.from),
       action,
-      intent: YES.has(cell('bait').toLowerCase()) ? 'bait' : 'own',
+      intent: saysYes(cell('bait')) || cell('bait').toLowerCase() === 'bait' ? 'bait' : 'own',
       result: one('result', find.result),
       depth: one('depth', finder(word ? depthChoices(word) : [])),
       finish: one('finish', find.finish),

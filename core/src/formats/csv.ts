@@ -48,3 +48,6 @@ export const readCsv = (text: string): Table => {
       .map((e) => ({ line: all[e.row ?? 0]?.line ?? 1, why: e.message })),
   };
 };
+
+/** Whether a cell says yes. */
+export const saysYes = (cell: string): boolean => /^(yes|y|x|1|true)$/i.test(cell.trim());

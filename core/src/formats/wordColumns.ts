@@ -21,6 +21,8 @@ import {
   type Words,
 } from '../vocabulary/index.js';
 
+import { saysYes } from './csv.js';
+
 /** Columns of a list of words that say what a word is beside what it is called. */
 export const WORD_COLUMNS = [
   'family',
@@ -151,7 +153,7 @@ export const readDefinition = (
   };
   const role = (text: string | undefined) => oneOf(ROLES, text ?? '');
   const isYes = (text: string): boolean | undefined =>
-    /^(yes|y|x|1|true)$/i.test(text) ? true : /^(no|n|0|false)$/i.test(text) ? false : undefined;
+    saysYes(text) ? true : /^(no|n|0|false)$/i.test(text) ? false : undefined;
   /** `limb kind target`, as in *hand grip sleeve*. */
   const hold = (
     text: string,

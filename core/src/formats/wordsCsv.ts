@@ -1,6 +1,7 @@
 import {
   LANGUAGES,
   WORD_KINDS,
+  areRoles,
   asCompared,
   freshDefinition,
   ownKey,
@@ -10,7 +11,7 @@ import {
   type WordKind,
   type Words,
 } from '../vocabulary/index.js';
-import { readCsv, writeCsv } from './csv.js';
+import { readCsv, saysYes, writeCsv } from './csv.js';
 import {
   WORD_COLUMNS,
   definitionCells,
@@ -71,20 +72,11 @@ export type WordLine =
 
 const LONGEST = 120;
 
-const PAIRS: readonly string[] = ['bottom top', 'attacker defender'];
 /** What nobody could keep: a submission without its cautions, sides that make no pair. */
 const isLacking = (definition: Definition): 'risk' | 'sides' | null => {
   if (definition.kind === 'submission')
     return definition.risk.injures.trim() && definition.risk.care.trim() ? null : 'risk';
-  if (definition.kind !== 'position') return null;
-  const pair = definition.roles.filter((role) => role !== 'even').sort();
-  return pair.length === 0
-    ? definition.roles.length === 1
-      ? null
-      : 'sides'
-    : PAIRS.includes(pair.join(' '))
-      ? null
-      : 'sides';
+  return definition.kind === 'position' && !areRoles(definition.roles) ? 'sides' : null;
 };
 
 /**
@@ -112,7 +104,7 @@ export const readWords = (
     const cell = (name: (typeof HEAD)[number]): string => cells[at.get(name)!] ?? '';
     const kind = WORD_KINDS.find((k) => k === cell('kind').toLowerCase());
     const isFull = WORD_COLUMNS.some((column) => cell(column).trim() !== '');
-    return { line, cell, kind, isFull, isOwn: /^(yes|y|x|1|true)$/i.test(cell('own').trim()) };
+    return { line, cell, kind, isFull, isOwn: saysYes(cell('own')) };
   });
   const there = finderIn(words.all);
   // words that the list itself makes may be named in it, before and behind
@@ -125,7 +117,7 @@ export const readWords = (
     if (there(kind, name) || made.has(idOf(kind, name))) continue;
     const key = ownKey(name, (k) => words.get(kind, k) !== undefined || taken.has(`${kind} ${k}`));
     taken.add(`${kind} ${key}`);
-    made.set(idOf(kind, name), { key, cloth: /^(yes|y|x|1|true)$/i.test(cell('cloth').trim()) });
+    made.set(idOf(kind, name), { key, cloth: saysYes(cell('cloth')) });
   }
   const find: FindWord = (kind, name) => there(kind, name) ?? made.get(idOf(kind, name));
   const begun = new Set<string>();

@@ -52,7 +52,7 @@ export const flagsOf = (
   bait: boolean,
   result: Attempt['result'],
   thorough: boolean,
-  proposed = false,
+  proposed: boolean,
 ): number =>
   (subject === 'b' ? 1 : 0) |
   (ROW_KINDS.indexOf(kind) << 1) |

@@ -112,7 +112,7 @@ const readTokens = (
   /** One of them points over what parts: *because: …*. */
   let isPointing = false;
   const leave = (some: readonly Token[]): void => void left.push(...some);
-  for (const step of steps) {
+  for (const [nth, step] of steps.entries()) {
     const { piece, meant, at, attempt } = step;
     const begin = typed[piece?.from ?? at - 1]!;
     if (begin.opens && waiting.length && (!isPointing || isNoteWithin(waiting[0]!.from, begin.from))) {
@@ -138,7 +138,7 @@ const readTokens = (
     const unsaid = found.some(({ meant: m, apart }) => m === null && apart < CLOSE / 2);
     const closest = Math.min(CLOSE, ...rivals.map(({ apart }) => apart));
     const confidence = rounded(piece.quality * (0.5 + (0.5 * closest) / CLOSE));
-    const nextTold = steps.slice(steps.indexOf(step) + 1).find((s) => s.meant);
+    const nextTold = steps.find((s, i) => i > nth && s.meant);
     const aside = isAside(step, nextTold, typed, unread);
     if (aside) for (const token of tokens) setAside.add(token);
     if (piece.quality < LEAST || aside) {

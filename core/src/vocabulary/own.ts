@@ -16,6 +16,18 @@ export const ownKey = (name: string, isTaken: (key: string) => boolean): string 
   }
 };
 
+/** Roles beside `even` are a pair. */
+const PAIRS: readonly string[] = ['bottom top', 'attacker defender'];
+/** Whether a position may have these roles: `even`, a pair, or both; the first one's height is the position's. */
+export const areRoles = (roles: readonly string[]): boolean =>
+  new Set(roles).size === roles.length &&
+  (roles.join() === 'even' ||
+    PAIRS.includes(
+      roles
+        .filter((r) => r !== 'even')
+        .sort()
+        .join(' '),
+    ));
 /** What a new word of a kind starts with. */
 export const freshDefinition = (kind: WordKind): Definition => {
   switch (kind) {

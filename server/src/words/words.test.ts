@@ -38,6 +38,19 @@ describe("an academy's own words", () => {
     (await libraryOf(coach)).wordChanges.find((c) => c.key === key);
   const words = async () => wordsOf(await libraryOf(coach));
 
+  /** An own word stays as long as a clip says it, and goes after it; gives its id. */
+  const goesAfter = async (clipId: string, key: string): Promise<string> => {
+    const { id, version } = (await changeOf(key))!;
+    const remove = () => coach.ask('DELETE', `/api/words/${id}`, { editId: newId(), baseVersion: version });
+    expect(await remove()).toMatchObject({
+      status: 409,
+      body: { code: 'in-use', facts: { by: 'attempts', count: 1 } },
+    });
+    await coach.ask('DELETE', `/api/clips/${clipId}`, { editId: newId(), baseVersion: 1 });
+    expect((await remove()).status).toBe(200);
+    return id;
+  };
+
   test('when a word is renamed and gets aliases, all of it should be kept, changed and undone', async () => {
     const alias = { id: newId(), alias: 'perch', scope: EVERYBODY };
     const first = wordEdit({ name: 'high mount', aliases: [alias] });
@@ -88,14 +101,7 @@ describe("an academy's own words", () => {
     const { angleId } = await newPiece(coach);
     const state = { position: 'own-ladder-guard', role: 'bottom' };
     const { clip } = await newClip(coach, angleId, { attempt: { state } });
-    const { id, version } = (await changeOf('own-ladder-guard'))!;
-    const remove = () => coach.ask('DELETE', `/api/words/${id}`, { editId: newId(), baseVersion: version });
-    expect(await remove()).toMatchObject({
-      status: 409,
-      body: { code: 'in-use', facts: { by: 'attempts', count: 1 } },
-    });
-    await coach.ask('DELETE', `/api/clips/${clip.id}`, { editId: newId(), baseVersion: 1 });
-    expect((await remove()).status).toBe(200);
+    const id = await goesAfter(clip.id, 'own-ladder-guard');
     expect((await words()).position('own-ladder-guard')).toBeUndefined();
     const gone = await coach.ask('POST', '/api/clips', clipRequest(angleId, { attempt: { state } }));
     expect(gone.status).toBe(400);
@@ -114,14 +120,7 @@ describe("an academy's own words", () => {
     expect((await put(clamp)).status).toBe(200);
     const { angleId } = await newPiece(coach);
     const { clip } = await newClip(coach, angleId, { attempt: { action: 'try-own-clamp', result: 'failed' } });
-    const { id, version } = (await changeOf('own-clamp'))!;
-    const remove = () => coach.ask('DELETE', `/api/words/${id}`, { editId: newId(), baseVersion: version });
-    expect(await remove()).toMatchObject({
-      status: 409,
-      body: { code: 'in-use', facts: { by: 'attempts', count: 1 } },
-    });
-    await coach.ask('DELETE', `/api/clips/${clip.id}`, { editId: newId(), baseVersion: 1 });
-    expect((await remove()).status).toBe(200);
+    await goesAfter(clip.id, 'own-clamp');
   });
 
   test('when an own word says what it is a kind of, which side it names, what makes it and how far it comes, all of it should be kept', async () => {

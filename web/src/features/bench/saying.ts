@@ -1,8 +1,8 @@
 import {
-  isProposed,
   mirrorAttempt,
   mirrorControl,
   otherSide,
+  proposedIn,
   type Attempt,
   type DoubtField,
   type Instant,
@@ -74,7 +74,7 @@ export const useSaying = (
   return {
     attempt: isMirrored ? mirrorAttempt(attempt) : attempt,
     change,
-    confirm: (field) => (isProposed(attempt, field) ? () => change({ [field]: attempt[field] }) : undefined),
+    confirm: (field) => (proposedIn(attempt, field) ? () => change({ [field]: attempt[field] }) : undefined),
     doubt: (field) => (text) =>
       change({
         doubts: [
