@@ -1,0 +1,51 @@
+import { describe, expect, test } from '@jest/globals';
+import { GYM_CONTEXT } from '../testing/gymTalk.js';
+import { shippedWords } from '../vocabulary/index.js';
+import { phraseFacts, readPhrase } from './index.js';
+
+const words = shippedWords();
+const partsOf = (text: string, status: string): readonly string[] =>
+  phraseFacts(text, readPhrase(text, words, GYM_CONTEXT), words)
+    .parts.filter((p) => p.status === status)
+    .map((p) => `${p.part} ${p.key}`);
+
+describe('what is asked though its letters are plain', () => {
+  test.each([
+    ['beside a word that nobody knows', 'half top, gravlock smash, failed', 'entry smash-pass'],
+    ['behind a word that denies it', 'half guard top, knee slice, never worked', 'result success'],
+    ['where a place may be what they did', 'closed guard bottom, triangle, stacked, failed', 'finish stack-hold'],
+    ['where one word is hardly spelled so', 'matte, restart standing', 'entry mat-return'],
+    ['where it may be done to them', 'half guard bottom, flat and crossfaced, failed', 'grip face'],
+    ['where the side stands apart', 'half guard bottom to deep half to top, waiter sweep', 'finish deep-half'],
+    ['as half of a name before something else', "turtle top, wrestler's cradle, ok", 'entry wrestle-up'],
+    ['where its kind was left out', 'standing, headlock, mount, failed', 'entry head-and-arm-throw'],
+    ['of whoever is the other side', 'theo side control top, marco hip escapes, half guard', 'entry hip-escape'],
+    ['where the side may be that of the end', 'hip bump from seated guard, on top, ok', 'position seated-guard'],
+    ['behind what nobody knows', 'gravlock, side control top, ok', 'position side-control'],
+    ['where a place is told of them', 'knee slice, they knee shield, failed', 'finish knee-shield'],
+    ['of nobody before anything was done', 'half guard top, frames, failed', 'reaction frames'],
+    ['as a reason of what has not ended', 'no space, triangle, failed', 'reason no-space'],
+  ])('when it stands %s, it should be asked', (_, text, part) => {
+    expect(partsOf(text, 'asked')).toContain(part);
+  });
+
+  test('when nothing around it leaves it open, it should be certain', () => {
+    expect(partsOf('half guard top, smash pass, they frame, side control, worked', 'certain')).toEqual([
+      'position half-guard',
+      'entry smash-pass',
+      'reaction frames',
+      'finish side-control',
+      'result success',
+    ]);
+  });
+
+  test('when words are known and all the same no part of it, they should stay in the note unasked', () => {
+    for (const text of ['mount top, wait for the elbow, armbar, tap', 'side control bottom, frame and hip escape, ok'])
+      expect(partsOf(text, 'asked')).toEqual([]);
+    expect(partsOf('half guard top, could have passed, knee slice, ok', 'certain')).toEqual([
+      'position half-guard',
+      'entry knee-through',
+      'result success',
+    ]);
+  });
+});
