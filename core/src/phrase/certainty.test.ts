@@ -22,7 +22,7 @@ describe('what is asked though its letters are plain', () => {
     ['of whoever is the other side', 'theo side control top, marco hip escapes, half guard', 'entry hip-escape'],
     ['where the side may be that of the end', 'hip bump from seated guard, on top, ok', 'position seated-guard'],
     ['behind what nobody knows', 'gravlock, side control top, ok', 'position side-control'],
-    ['where a place is told of them', 'knee slice, they knee shield, failed', 'finish knee-shield'],
+    ['where a place is told of them', 'sweep, they open guard top, failed', 'finish open-guard'],
     ['of nobody before anything was done', 'half guard top, frames, failed', 'reaction frames'],
     ['as a reason of what has not ended', 'no space, triangle, failed', 'reason no-space'],
   ])('when it stands %s, it should be asked', (_, text, part) => {

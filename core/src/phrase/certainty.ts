@@ -1,4 +1,3 @@
-import type { Words } from '../vocabulary/index.js';
 import { isEveryday } from './everyday.js';
 import { KNOWN } from './listed.js';
 import { SMALL } from './sayings.js';
@@ -11,13 +10,6 @@ const HALF_SURE = 0.76;
 const NEGATIONS = new Set('not never nothing without hardly didn don doesn isn wasn couldn'.split(' '));
 
 const isSmall = ({ text }: Token): boolean => SMALL.has(text) || KNOWN.has(text);
-const general = new WeakMap<Words, ReadonlySet<string>>();
-/** Whether an action is what is said when no more is said: others are kinds of it. */
-const isGeneral = (action: string, words: Words): boolean => {
-  const known = general.get(words) ?? new Set(words.of('action').flatMap((a) => a.parent ?? []));
-  general.set(words, known);
-  return known.has(action);
-};
 
 const SIDES = new Set(['top', 'bottom']);
 /** A side that stands behind in the same clause, a word or two away. */
@@ -37,7 +29,6 @@ export const isDoubtful = (
   { piece, meant, before, at }: Reading,
   typed: readonly Token[],
   isUnread: (token: Token | undefined) => boolean,
-  words: Words,
 ): boolean => {
   if (!piece || !meant || !before) return false;
   const [first, next] = [typed[piece.from]!, typed[at]];
@@ -50,9 +41,6 @@ export const isDoubtful = (
   // *never let go*
   if (meant.part === 'result' && previous && NEGATIONS.has(previous.text)) return true;
   if (piece.isVerb) return true;
-  // *choke* behind words that were taken apart from it: a name that is more exact than what was read of it
-  if (meant.part === 'entry' && isOneWord && previous && !isSmall(previous) && isGeneral(meant.action, words))
-    return true;
   if (isOneWord && piece.quality < HALF_SURE) return true;
   // *crossfaced*: it may be what was done to them
   if (meant.part === 'grip' && isOneWord && before.pointer !== 'with' && first.text.endsWith('ed')) return true;

@@ -180,11 +180,7 @@ const readTokens = (
       meant,
       attempt,
       status:
-        piece.quality < CERTAIN ||
-        rivals.length > 0 ||
-        unsaid ||
-        isContrary(meant) ||
-        isDoubtful(step, typed, isUnread, words)
+        piece.quality < CERTAIN || rivals.length > 0 || unsaid || isContrary(meant) || isDoubtful(step, typed, isUnread)
           ? 'asked'
           : 'certain',
       from,
