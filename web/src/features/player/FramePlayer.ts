@@ -29,6 +29,19 @@ export type Screen = Pick<
   | 'cancelVideoFrameCallback'
 >;
 
+/** The screen of a player whose picture is still on its way: it shows nothing, and what is asked for stays asked for. */
+export const NO_SCREEN: Screen = {
+  currentTime: 0,
+  playbackRate: 1,
+  readyState: 0,
+  play: () => Promise.resolve(),
+  pause: () => undefined,
+  addEventListener: () => undefined,
+  removeEventListener: () => undefined,
+  requestVideoFrameCallback: () => 0,
+  cancelVideoFrameCallback: () => undefined,
+};
+
 /** How many times as fast a lull goes by. */
 const FAST = 4;
 export const SPEEDS = [1, 0.5, 0.25] as const;
@@ -95,8 +108,8 @@ export class FramePlayer {
     return this.wanted ?? this.seeking?.frame ?? this.state.frame;
   }
 
-  /** The frame that a key pressed now is about: the one that is shown while it plays, else the one asked for last. */
-  readonly meant = (): number => (this.state.playing ? this.state.frame : this.asked);
+  /** The frame that a key pressed now is about: the one that is shown while it plays, else (and before any was shown) the one asked for last. */
+  readonly meant = (): number => (this.state.playing && this.presentedS !== null ? this.state.frame : this.asked);
 
   private detach(): void {
     const { screen } = this;
@@ -128,6 +141,14 @@ export class FramePlayer {
     this.seeking = null;
     this.presentedS = null;
     this.seek(frame);
+  }
+
+  /** Goes on as another player of the same left off: at the frame that was asked for of that one, shown yet or not. */
+  goOn({ frame, loop, speed, backwards, playing }: Omit<PlayerState, 'settled'>): void {
+    this.pause();
+    this.update({ loop, speed, backwards });
+    this.seek(frame);
+    if (playing) this.play();
   }
 
   /** Steps from the frame that was asked for last, so that quick steps add up. */

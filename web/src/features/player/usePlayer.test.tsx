@@ -44,4 +44,25 @@ describe('the player of the bench', () => {
     expect(result.current.medium).toBe('/api/files/file/proxy');
     expect(result.current.frame()).toBe(640);
   });
+
+  test('what is asked for before there is a picture should be asked of the picture that comes', () => {
+    const file = { id: 'file', frames: 1000, playable: true } as MediaFile;
+    const { result } = renderHook(() => usePlayer(file, { frame: 600, loop: null, play: false }));
+    expect(result.current.frame()).toBe(600);
+    act(() => {
+      const player = result.current.player!;
+      player.seek(640);
+      player.step(-1);
+      player.loop({ inFrame: 630, outFrame: 700 });
+      player.setSpeed(0.5);
+      player.play();
+    });
+    act(() => result.current.onScreen(video()));
+    expect(result.current.frame()).toBe(639);
+    expect(result.current.player!.snapshot()).toMatchObject({
+      loop: { inFrame: 630, outFrame: 700 },
+      speed: 0.5,
+      playing: true,
+    });
+  });
 });

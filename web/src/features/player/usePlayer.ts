@@ -2,7 +2,7 @@ import { frameCount, timecode, type Fault, type MediaFile, type TimeTable } from
 import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
 import { usePrepareFileMutation, usePreparedQuery, useTimesQuery } from '../library/index.js';
 import { useKeptMedium } from './useKeptMedium.js';
-import { FramePlayer, type PlayerState, type Stretch } from './FramePlayer.js';
+import { FramePlayer, NO_SCREEN, type PlayerState, type Stretch } from './FramePlayer.js';
 
 const NOTHING: PlayerState = { frame: 0, playing: false, settled: false, speed: 1, backwards: false, loop: null };
 const silent = (): (() => void) => () => undefined;
@@ -100,14 +100,17 @@ export const usePlayer = (
   const { src, times, hasProxy, readyFrames, fault } = useMedium(file);
   const keeps = isKept && hasProxy;
   const kept = useKeptMedium(keeps ? src : undefined);
-  const stood = useRef<{ readonly opened: string; readonly frame: number } | null>(null);
+  const stood = useRef<{ readonly opened: string; readonly state: PlayerState } | null>(null);
   const [video, setVideo] = useState<HTMLVideoElement | null>(null);
   const player = useMemo(() => {
-    if (!video || !times) return null;
+    const onScreen = video && times;
+    // as soon as a frame can be named, one can be asked for: the picture comes when it is here
+    const of = onScreen ? times : table;
+    if (!of) return null;
     // of what is being made, only so much can be shown yet
-    const outFrame = Math.max(fromFrame + 1, Math.min(toFrame, frameCount(times)));
-    return new FramePlayer(video, times, fromFrame, { inFrame: fromFrame, outFrame });
-  }, [video, times, fromFrame, toFrame]);
+    const outFrame = Math.max(fromFrame + 1, Math.min(toFrame, frameCount(of)));
+    return new FramePlayer(onScreen ? video : NO_SCREEN, of, fromFrame, { inFrame: fromFrame, outFrame });
+  }, [video, times, table, fromFrame, toFrame]);
   useEffect(() => player?.attach(), [player]);
   const { frame, play } = opening;
   const inFrame = opening.loop?.inFrame,
@@ -115,14 +118,12 @@ export const usePlayer = (
   useEffect(() => {
     if (!player) return undefined;
     const opened = `${frame} ${inFrame} ${outFrame} ${play}`;
-    player.pause();
-    player.loop(inFrame === undefined || outFrame === undefined ? null : { inFrame, outFrame });
-    // another medium of the same goes on at the frame that was asked for last of the one before, shown yet or not
-    player.seek(stood.current?.opened === opened ? stood.current.frame : frame);
-    if (play) player.play();
-    return player.subscribe(() => (stood.current = { opened, frame: player.meant() }));
+    const loop = inFrame === undefined || outFrame === undefined ? null : { inFrame, outFrame };
+    const before = stood.current;
+    player.goOn(before?.opened === opened ? before.state : { ...player.snapshot(), frame, loop, playing: play });
+    return player.subscribe(() => (stood.current = { opened, state: { ...player.snapshot(), frame: player.meant() } }));
   }, [player, frame, inFrame, outFrame, play]);
-  const own = useWhenStill(player, src, kept.url);
+  const own = useWhenStill(video ? player : null, src, kept.url);
   return {
     medium: src,
     kept: keeps ? kept.share : null,
