@@ -69,14 +69,24 @@ const leaving = (r: Reading, token: Token, pieces: readonly Piece[]): readonly M
         ? [['everyday', 1]]
         : [['unread', 1]];
 
+/** Whether the last word but small ones was left, in the same clause: *looked at the …*. */
+const isBehindLeft = (r: Reading, typed: readonly Token[]): boolean => {
+  for (let step: Reading | null = r; step?.before && step.piece === null; step = step.before) {
+    const token = typed[step.at - 1]!;
+    if (!SMALL.has(token.text)) return true;
+    if (token.opens) return false;
+  }
+  return false;
+};
+
 /** A single word of every day as a name, in the midst of words that were left: hardly that name. */
-const astray = (r: Reading, token: Token, piece: Piece, before: Token | undefined): readonly Mark[] =>
+const astray = (r: Reading, token: Token, piece: Piece, typed: readonly Token[]): readonly Mark[] =>
   piece.to - piece.from === 1 &&
   piece.said.is !== 'pointer' &&
   r.before !== null &&
   !token.opens &&
   isEveryday(token.text) &&
-  ((r.piece === null && !SMALL.has(before?.text ?? '')) ||
+  (isBehindLeft(r, typed) ||
     (piece.said.is === 'place' && ((r.meant !== null && r.told !== 'who') || isVoice(r.piece))))
     ? [['astray', 1]]
     : [];
@@ -152,7 +162,7 @@ export const readings = (
         const steered: readonly Mark[] = [['steers', piece.gain]];
         const told: readonly Mark[] = isSteering(piece)
           ? steered
-          : [['explains', piece.gain], ['part', 1], ...blurred(piece), ...astray(r, token, piece, typed[at - 1])];
+          : [['explains', piece.gain], ['part', 1], ...blurred(piece), ...astray(r, token, piece, typed)];
         const [asSteered, asTold] = [scoreOf(steered, weights), scoreOf(told, weights)];
         for (const way of waysFor(r, piece, words)) {
           if (way.meant === null) go(piece.to, way, piece, steered, asSteered);

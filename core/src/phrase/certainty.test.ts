@@ -24,9 +24,26 @@ describe('what is asked though its letters are plain', () => {
     ['behind what nobody knows', 'gravlock, side control top, ok', 'position side-control'],
     ['where a place is told of them', 'sweep, they open guard top, failed', 'finish open-guard'],
     ['of nobody before anything was done', 'half guard top, frames, failed', 'reaction frames'],
+    ['before what was told already', 'to mount from side control, knee on belly first, ok', 'finish knee-on-belly'],
+    ['where it may be they who act', 'he has mount, goes for the americana, failed', 'entry bent-armlock'],
+    ['where the order is turned', 'half guard top is where the leg drag ended', 'position half-guard'],
+    [
+      'where it may be what is held',
+      'closed guard bottom, collar and sleeve, flower sweep, ok',
+      'finish collar-sleeve',
+    ],
+    ['behind where it ended', 'butterfly sweep to mount, he rolls me, closed guard bottom', 'position closed-guard'],
+    ['behind *no*', 'he held my ankle the entire time, standing, no pass', 'entry pass'],
+    ['with a limb that may be the own one', 'scarf hold top, armlock with the legs, tap', 'grip thigh'],
+    ['behind what is asked about', 'closed guard bottom, went for the ankles, sweep, ok', 'entry sweep'],
     ['as a reason of what has not ended', 'no space, triangle, failed', 'reason no-space'],
   ])('when it stands %s, it should be asked', (_, text, part) => {
     expect(partsOf(text, 'asked')).toContain(part);
+  });
+
+  test('when why is told of what worked, it should stay in the note', () => {
+    const text = 'half guard top, knee slice, side control, ok. He turned in late.';
+    expect(readPhrase(text, words, GYM_CONTEXT).notes.map((n) => n.text)).toEqual(['He turned in late']);
   });
 
   test('when nothing around it leaves it open, it should be certain', () => {

@@ -11,6 +11,11 @@ const NEGATIONS = new Set('not never nothing without hardly didn don doesn isn w
 
 const isSmall = ({ text }: Token): boolean => SMALL.has(text) || KNOWN.has(text);
 
+/** What stands behind a place and turns the order in which things are told. */
+const BEHIND_PLACE = new Set(['is', 'was', 'after', 'before']);
+
+const LIMBS = new Set(['arms', 'hands', 'legs', 'feet', 'hips', 'knees', 'shoulder']);
+
 const SIDES = new Set(['top', 'bottom']);
 /** A side that stands behind in the same clause, a word or two away. */
 const isSideBehind = (typed: readonly Token[], at: number): boolean => {
@@ -18,6 +23,13 @@ const isSideBehind = (typed: readonly Token[], at: number): boolean => {
     if (token.opens) return false;
     if (SIDES.has(token.text)) return true;
   }
+  return false;
+};
+
+/** Whether the place in which the attempt in hand begins was told of the other side. */
+const isToldOfThem = (r: Reading): boolean => {
+  for (let step: Reading | null = r; step && step.attempt === r.attempt; step = step.before)
+    if (step.meant?.part === 'position') return step.before!.voice === 'they';
   return false;
 };
 
@@ -44,6 +56,9 @@ export const isDoubtful = (
   if (isOneWord && piece.quality < HALF_SURE) return true;
   // *crossfaced*: it may be what was done to them
   if (meant.part === 'grip' && isOneWord && before.pointer !== 'with' && first.text.endsWith('ed')) return true;
+  // *armlock with the legs*: with what it is done, or what is held
+  const behind = previous && SMALL.has(previous.text) && !previous.opens ? typed[piece.from - 2] : previous;
+  if (meant.part === 'grip' && isOneWord && behind?.text === 'with' && LIMBS.has(first.text)) return true;
   // *deep half to top*: the side stands apart from the place
   if (piece.said.is === 'place' && piece.said.place.role === null && isSideBehind(typed, at)) return true;
   // half of a name that stands before something else: *wrestler's cradle*
@@ -79,6 +94,21 @@ export const isDoubtful = (
     typed.slice(0, piece.from).some(isUnread)
   )
     return true;
+  // *worked. He turned in late*: why is asked of what failed
+  if (meant.part === 'reason' && before.pointer !== 'because' && before.result === 'success') return true;
+  // *closed guard, collar and sleeve, sweep*: it may be what is held there
+  if (meant.part === 'finish' && piece.isHeld && before.action === null && before.pointer !== 'to') return true;
+  // *butterfly sweep, mount, closed guard bottom*: behind where it ended, it may be what came then
+  if (meant.part === 'position' && before.action !== null && before.finish !== null && before.pointer !== 'from')
+    return true;
+  // *no pass*
+  if (meant.part === 'entry' && previous && (previous.text === 'no' || NEGATIONS.has(previous.text))) return true;
+  // *half guard is where it ended*, *kept mount after the sweep*, *closed guard before*
+  if (isPlace && next && BEHIND_PLACE.has(next.text) && !next.opens) return true;
+  // *he has mount, goes for the armbar*: it may be he who does
+  if (meant.part === 'entry' && before.pointer === 'act' && isToldOfThem(before)) return true;
+  // *knee on belly first*: before what was told already
+  if ((meant.part === 'finish' || meant.part === 'entry') && next?.text === 'first' && !next.opens) return true;
   // a place that is told of them may be where they go, or what they do about it
   if (meant.part === 'finish' && before.voice === 'they' && before.pointer !== 'to') return true;
   // what only the other side does, told of nobody before anything was done to it

@@ -12,6 +12,7 @@ import {
   ATTACKS,
   ofThem,
   placed,
+  theirs,
 } from './grammarMarks.js';
 import type { Piece, Pointer, Said } from './piece.js';
 import type { Reading, Way } from './readings.js';
@@ -94,6 +95,8 @@ const ways = {
       }
     } else if (
       r.isThen ||
+      // *double leg to half guard, half guard to side control*
+      (r.pointer === 'to' && r.told === 'finish') ||
       (r.finish.kind === 'state' && (r.action === null || (r.isOpen && (r.told === 'finish' || r.told === 'grip'))))
     ) {
       const next = nextAttempt(r);
@@ -116,6 +119,10 @@ const ways = {
           endsThere(key, r.finish, r.place, words),
           r.pointer === 'to' || r.pointer === 'because' ? [['mispointed', 0.8]] : [],
           r.pointer === 'act' ? [['pointed', 0.5]] : [],
+          // *side control from a scissor sweep*: there it ended
+          r.pointer === 'from' ? (r.told === 'finish' && r.finish ? [['pointed', 2.2]] : [['mispointed', 1]]) : [],
+          // *they pass with a knee slice*: said more exactly, it's still theirs
+          r.pointer === 'with' && r.met && words.action(key)?.parent === theirs(r) ? [['order', 3]] : [],
           r.voice === 'they' ? [['turned', 1]] : r.voice === 'they still' ? [['turned', 0.3]] : [],
           r.result !== null && r.attempt > 0 ? [['order', 1]] : [],
           isUnderWay ? [['order', 1]] : [],
@@ -153,9 +160,12 @@ const ways = {
     const isSetUp = r.action !== null && words.action(r.action)?.aims.length === 0;
     // *snap down, go behind*: one after the other
     const isListed = r.isOpen && r.told === 'entry' && r.voice === 'open';
+    // *triangle, failed, armbar, tap*
+    const isAgain = r.isOpen && r.told === 'result' && (r.result === 'failed' || r.result === 'partial');
     const maySayNext =
       isUnderWay ||
       isListed ||
+      isAgain ||
       isOnTo ||
       isSetUp ||
       r.isThen ||

@@ -77,6 +77,13 @@ export const ofThem = (place: SaidPlace, words: Words): SaidPlace => {
   return theirs && word.roles.length > 1 ? { ...place, role: otherRole(theirs) } : place;
 };
 
+/** The other side's action that met the attempt in hand and was told last. */
+export const theirs = (r: Reading): string | null => {
+  for (let step: Reading | null = r; step && step.attempt === r.attempt; step = step.before)
+    if (step.meant?.part === 'reaction' && step.meant.isAction) return step.meant.what;
+  return null;
+};
+
 export const placed = (meant: Meant, change: Partial<Reading>, ...marks: readonly (readonly Mark[])[]): Way => ({
   marks: marks.flat(),
   change,

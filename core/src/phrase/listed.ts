@@ -31,7 +31,7 @@ const pointer = (to: Pointer, texts: string, gain = 0): readonly Listed[] => lis
 const STEERING: readonly Listed[] = [
   ...pointer(
     'from',
-    'from|out of|off|off of|starting in|starting from|starts in|starts from|start from|start in|started in|begins in|starting|we start in|they start in|starts at|start',
+    'from|out of|off|off of|starting in|starting from|starts in|starts from|start from|start in|started in|begins in|starting|we start in|they start in|starts at|start|started|started from|started on',
     0.4,
   ),
   ...pointer(
@@ -81,7 +81,7 @@ const RESULT_SAID: Record<Result, string> = {
   shown: 'shown|demonstration|demo|drill|drilled|demonstrated|as a drill',
 };
 const WON =
-  'tap|taps|tapped|tapped out|taps out|submitted|submits|gets the tap|got the tap|for the tap|to the tap|finished|finishes it|he taps|they tap|won*';
+  'tap|taps|tapped|tapped out|taps out|submitted|submits|gets the tap|got the tap|for the tap|to the tap|finished|finishes it|he taps|they tap|bateu|bateram|finalizou|won*';
 
 const RESULT_TEXTS: readonly Listed[] = [
   ...RESULTS.flatMap((result) => [
@@ -157,8 +157,8 @@ const ownRungs = (words: Words): readonly Listed[] =>
 /** The side of a place, as it is said beside it. */
 export const ROLES: readonly { readonly tokens: readonly string[]; readonly role: Role }[] = (
   [
-    ['top', 'top t|on top|from top|from the top|top side'],
-    ['bottom', 'bottom b|btm|bot|on bottom|on the bottom|from the bottom|underneath|under'],
+    ['top', 'top t|on top|from top|from the top|top side|em cima|por cima'],
+    ['bottom', 'bottom b|btm|bot|on bottom|on the bottom|from the bottom|underneath|under|embaixo|por baixo'],
     ['attacker', 'attacker|attacking|att'],
     ['defender', 'defender|defending|defence|defense|def'],
     ['even', 'even'],

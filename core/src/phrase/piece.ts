@@ -37,6 +37,7 @@ export type Piece = {
   readonly isWritten: boolean;
   /** Said of somebody to whom it is done: *them* stands in it or behind it. */ readonly isOnThem?: boolean;
   /** A place that stands there as something done: *stacked*. */ readonly isVerb?: boolean;
+  /** A place whose name is that of what is held: *collar and sleeve*. */ readonly isHeld?: boolean;
   /** An action of which its kind was left out. */ readonly isHeadless?: boolean;
   /** Whose an action, or a hold, is said to be. */ readonly whose?: 'us' | 'them';
 };

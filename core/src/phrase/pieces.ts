@@ -84,6 +84,22 @@ const isOnThem = (line: Line, { from, to }: Span): boolean => {
   return false;
 };
 
+const targets = new WeakMap<Words, ReadonlySet<string>>();
+/** The single words that name a place to hold. */
+const targetWords = (words: Words): ReadonlySet<string> => {
+  const known =
+    targets.get(words) ??
+    new Set(
+      words
+        .of('target')
+        .flatMap(({ name, aliases }) => [name, ...aliases])
+        .map((text) => tokens(text))
+        .flatMap((all) => (all.length === 1 ? all : [])),
+    );
+  targets.set(words, known);
+  return known;
+};
+
 /** What is held alone is a hold only where something says so, or where nothing else stands there: *back* and *arm* are said of much. */
 const HOLDING = new Set(
   'with and has have had hold holds held holding grip grips gripped keeping keeps using plus got gets'.split(' '),
@@ -97,6 +113,15 @@ const piecesOfSpan = (line: Line, span: Span, words: Words): readonly Piece[] =>
       const isOne = to - from === 1;
       // *had his collar and sleeve*: that is held
       if (THEIRS.has(line.at(from - 1)?.text ?? '') && HOLDING.has(line.at(from - 2)?.text ?? '')) return [];
+      // *back to guard*: again
+      if (
+        isOne &&
+        line.at(from)!.text === 'back' &&
+        ['to', 'into'].includes(line.at(to)?.text ?? '') &&
+        !line.at(to)!.opens
+      )
+        return [];
+      const ownTokens = Array.from({ length: to - from }, (_, i) => from + i);
       const isVerb = !isWritten && isOne && line.at(from)!.isWord;
       return rolesAround(line, span, words).flatMap((around): Piece[] => {
         const piece = (lead: Side | null): Piece => ({
@@ -106,6 +131,7 @@ const piecesOfSpan = (line: Line, span: Span, words: Words): readonly Piece[] =>
           gain: gain + around.gain + (lead ? 1 : 0) - (isVerb ? DOING : 0),
           quality,
           isWritten,
+          isHeld: ownTokens.every((at) => line.at(at)!.text === 'and' || targetWords(words).has(line.at(at)!.text)),
           // *stacked* may be what they did as well as where it is
           isVerb: isVerb || (isOne && around.role === null && line.at(from)!.text.endsWith('ed')),
         });

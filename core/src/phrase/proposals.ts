@@ -17,9 +17,11 @@ const usualRole = (position: string, action: string | null, words: Words): Role 
     word.roles.find((r) => r === role) ?? ((role === 'top') !== isGuard ? better : worse);
   switch (does) {
     case 'pass':
-    case 'takedown':
     case 'yield':
       return vertical('top');
+    // out of a guard, whoever comes up from below takes down
+    case 'takedown':
+      return vertical(isGuard ? 'bottom' : 'top');
     case 'sweep':
     case 'guard pull':
     case 'retention':

@@ -1,4 +1,5 @@
 import type { Words } from '../vocabulary/index.js';
+import { askedOn } from './askedOn.js';
 import { readings, stepsOf } from './beam.js';
 import { isAside, isDoubtful } from './certainty.js';
 import { notesIn, type Stretch } from './notes.js';
@@ -194,31 +195,13 @@ const readTokens = (
     isPointing = false;
   }
   leave(waiting);
-  // where it is asked whether something further was done, it is open of what its end and its result are told
-  const isAction = ({ part, ...m }: Meant): boolean =>
-    part === 'entry' || (part === 'reaction' && 'isAction' in m && m.isAction);
-  parts.forEach((p, i) => {
-    if ((p.meant.part !== 'finish' && p.meant.part !== 'result') || p.status !== 'certain') return;
-    const last = parts.slice(0, i).findLast(({ meant }) => isAction(meant));
-    if (last?.status !== 'asked') return;
-    const told = parts.filter((e) => e !== last && e.attempt === p.attempt && e.to <= last.from);
-    const isOther = last.others.some((m) => isAction(m) && m.part !== last.meant.part);
-    if (told.some((e) => (e.meant.part === 'entry' && isOther) || e.meant.part === 'finish'))
-      parts[i] = { ...p, status: 'asked' };
-  });
-  // where nothing is told that was done, and what follows can't begin there, the place may be anything of the story
-  const attempts = Math.max(0, ...parts.map((p) => p.attempt));
-  const entryOf = (attempt: number): string | undefined =>
-    parts.flatMap((p) => (p.attempt === attempt && p.meant.part === 'entry' ? [p.meant.action] : []))[0];
-  parts.forEach((p, i) => {
-    const { meant } = p;
-    if (meant.part !== 'finish' || p.status !== 'certain' || pointedTo.has(p) || p.attempt >= attempts) return;
-    const [here, then] = [entryOf(p.attempt), entryOf(p.attempt + 1)];
-    const family = meant.finish.kind === 'state' && words.position(meant.finish.position)?.family;
-    const from = then === undefined ? [] : (words.action(then)?.from ?? []);
-    if (here === undefined && !(family && from.includes(family))) parts[i] = { ...p, status: 'asked' };
-  });
-  return { parts, left: [...left].sort((a, b) => a.from - b.from), setAside, reading: first!, steps };
+  return {
+    parts: askedOn(parts, pointedTo, words),
+    left: [...left].sort((a, b) => a.from - b.from),
+    setAside,
+    reading: first!,
+    steps,
+  };
 };
 
 /** Parts that still say something of an attempt whose result is told. */
@@ -231,6 +214,14 @@ const AFTER_RESULT = new Set<Meant['part']>(['reason', 'depth', 'finish', 'react
 const noteFrom = ({ parts, left, steps }: Read, typed: readonly Token[]): number | undefined => {
   const closing = steps.find((s) => s.meant?.part === 'result' && s.before!.action !== null);
   if (!closing) return undefined;
+  // *tapped from mount*
+  const isPointedFrom = ({ meant, to }: PhrasePart): boolean =>
+    meant.part === 'position' &&
+    steps.some((s) => s.meant === meant && typed[s.at - 1]!.to === to && s.before!.pointer === 'from');
+  const isSaidNext = (attempt: number): boolean =>
+    steps.find((s) => s.meant && s.attempt === attempt)?.before?.isThen === true;
+  const hasEnd = (attempt: number): boolean =>
+    parts.some((p) => p.attempt === attempt && (p.meant.part === 'finish' || p.meant.part === 'result'));
   const clauses: Token[][] = [];
   for (const token of typed.slice(closing.at)) {
     const last = clauses.at(-1);
@@ -242,9 +233,10 @@ const noteFrom = ({ parts, left, steps }: Read, typed: readonly Token[]): number
     const [from, to] = [clause[0]!.from, clause.at(-1)!.to];
     const isLeft = left.some((t) => from <= t.from && t.to <= to);
     const here = parts.filter((p) => from <= p.from && p.to <= to);
-    const goesOn = here.some((p) => p.attempt > closing.attempt);
+    const goesOn = here.some((p) => p.attempt > closing.attempt && (isSaidNext(p.attempt) || hasEnd(p.attempt)));
     const isSaid =
-      here.length > 0 && here.every((p) => p.status === 'certain' && (goesOn || AFTER_RESULT.has(p.meant.part)));
+      here.length > 0 &&
+      here.every((p) => p.status === 'certain' && (goesOn || AFTER_RESULT.has(p.meant.part) || isPointedFrom(p)));
     if (isLeft || (!isSaid && !goesOn)) return from;
     if (goesOn) return undefined;
   }

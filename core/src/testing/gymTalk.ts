@@ -180,7 +180,7 @@ const judged = (line: MarkedLine, reading: PhraseReading, words: Words): Judged 
     }
   });
   for (const p of reading.parts)
-    if (p.attempt >= line.says.length && p.status !== 'proposed') wrong.push(`further ${p.meant.part}`);
+    if (p.attempt >= line.says.length && p.status !== 'proposed') wrong.push(`${p.status} further ${p.meant.part}`);
   const order = line.says.map((parts, attempt) => {
     const want = parts.flatMap(wantedOf).filter((w) => w.kind === 'reaction' && !w.isOptional);
     const got = reading.parts
@@ -203,7 +203,7 @@ const judged = (line: MarkedLine, reading: PhraseReading, words: Words): Judged 
   const isRight = wrong.length === 0 && missing.length === 0 && order.every(Boolean);
   return {
     isRight,
-    wrong: wrong.filter((w) => w.startsWith('certain') || w.startsWith('further')),
+    wrong: wrong.filter((w) => w.startsWith('certain')),
     missing: [...missing, ...wrong.filter((w) => w.startsWith('asked'))],
     certain: reading.parts.filter((p) => p.status === 'certain').length,
     asked: reading.parts.filter((p) => p.status === 'asked').length,

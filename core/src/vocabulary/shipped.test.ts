@@ -39,13 +39,14 @@ describe('the words that ship', () => {
     }
   });
 
-  test('when a way of saying a word is looked up, it should mean one word of its kind only', () => {
+  test('when a way of saying a word is looked up, it should mean one word of its kind only, but for what is asked about', () => {
+    const asked = ['guard'];
     for (const kind of WORD_KINDS) {
       const meanings = new Map<string, Set<string>>();
       for (const w of words.of(kind))
         for (const text of [w.name, ...w.aliases])
           meanings.set(tokens(text).join(' '), (meanings.get(tokens(text).join(' ')) ?? new Set()).add(w.key));
-      expect([...meanings].filter(([, keys]) => keys.size > 1)).toEqual([]);
+      expect([...meanings].filter(([text, keys]) => keys.size > 1 && !asked.includes(text))).toEqual([]);
     }
   });
 

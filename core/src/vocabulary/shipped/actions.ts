@@ -66,7 +66,7 @@ const SWEPT = [
 export const ACTIONS: readonly ActionWord[] = [
   // on the feet
   action('takedown', 'takedown', 'takedown', FEET, DOWN, 'take down | takes them down | take them down | took them down | throw | threw | ja: nage | pt: queda'),
-  action('double-leg', 'double-leg takedown', 'takedown', [...FEET, 'half guard'], DOWN, 'double leg | dl | double | blast double | ja: morote gari | pt: baiana'),
+  action('double-leg', 'double-leg takedown', 'takedown', [...FEET, 'half guard'], DOWN, 'double leg | double legs | dl | double | blast double | ja: morote gari | pt: baiana'),
   action('single-leg', 'single-leg takedown', 'takedown', [...FEET, 'open guard', 'half guard'], DOWN, 'single leg | sl | sgl | sgl leg | single | high single | shoot a single | low single | pt: perna unica'),
   action('high-crotch', 'high-crotch takedown', 'takedown', FEET, DOWN, 'high crotch | high c | inside leg lift'),
   action('ankle-pick', 'ankle pick', 'takedown', [...FEET, 'open guard'], [any('open guard', 'top'), to('legs-free', 'top')], 'pick the ankle | low ankle | ja: kibisu gaeshi'),
@@ -76,6 +76,7 @@ export const ACTIONS: readonly ActionWord[] = [
   action('inside-trip', 'inside trip', 'takedown', ['standing'], [any('half guard', 'top'), any('open guard', 'top')], 'inner reap | ja: ouchi gari | ja: ouchi | ja: kouchi gari | ja: kouchi'),
   action('foot-sweep', 'foot sweep', 'takedown', ['standing'], [any('open guard', 'top'), any('pin', 'top')], 'sweep the foot | ja: ashi barai | ja: de ashi barai | ja: de ashi harai | pt: rasteira'),
   action('foot-prop', 'foot prop throw', 'takedown', ['standing'], [any('pin', 'top'), any('open guard', 'top')], 'foot prop | lift and pull foot block | ja: sasae | ja: sasae tsurikomi ashi'),
+  action('knee-wheel', 'knee wheel', 'takedown', ['standing'], [any('pin', 'top'), any('open guard', 'top')], 'knee wheel throw | ja: hiza guruma', ['falls']),
   action('hip-throw', 'hip throw', 'takedown', ['standing'], [to('scarf-hold', 'top'), any('pin', 'top')], 'hip toss | ja: o goshi | ja: harai goshi | ja: koshi nage | pt: projecao de quadril', ['falls']),
   action('inner-thigh-throw', 'inner-thigh throw', 'takedown', ['standing'], [any('pin', 'top'), any('half guard', 'top')], 'inner thigh | ja: uchi mata', ['falls']),
   action('shoulder-throw', 'shoulder throw', 'takedown', ['standing'], [any('pin', 'top'), any('turtle', 'top')], 'arm throw | drop shoulder throw | drop seoi | ja: seoi nage | ja: seoi', ['falls']),
@@ -170,7 +171,7 @@ export const ACTIONS: readonly ActionWord[] = [
   action('rolling-back-take', 'rolling back take', 'back take', ['turtle', 'open guard', 'half guard'], [any('back', 'attacker')], 'roll to the back | inverting to the back | spin under to the back | berimbolo'),
   action('leg-drag-back', 'leg drag to the back', 'back take', ['passing', 'open guard'], [any('back', 'attacker')], 'back take from the leg drag | take the back from leg drag'),
   action('crab-back', 'crab ride to the back', 'back take', ['open guard', 'back', 'leg entanglement'], [any('back', 'attacker')], 'crab ride entry | back from the crab ride'),
-  action('chair-sit', 'chair sit to the back', 'back take', ['pin', 'turtle'], [any('back', 'attacker')], 'chair sit | sit behind | from mount to the back'),
+  action('chair-sit', 'chair sit to the back', 'back take', ['pin', 'turtle'], [any('back', 'attacker')], 'chair sit | sit behind'),
   // submissions
   action('choke', 'choke', 'submission', ['back', 'turtle', 'pin', ...GUARDS], [tap('choke')], 'strangle | goes for the choke | ja: shime | pt: estrangulamento'),
   action('leg-lock', 'leg lock', 'submission', LEGS, [tap('leg-lock')], 'leglock | goes for the leg | attacks the leg | pt: chave de pe'),
@@ -199,7 +200,7 @@ export const ACTIONS: readonly ActionWord[] = [
   action('sleeve-choke', 'sleeve choke', 'submission', ['pin', 'closed guard', 'half guard', 'back'], [tap('forearm-choke')], 'forearm choke | sleeve wheel choke | ja: sode guruma jime'),
   action('front-choke', 'front choke', 'submission', ['standing', 'scramble', 'turtle', ...GUARDS], [tap('front-choke')], 'guillotine | front strangle | pt: guilhotina | ja: mae hadaka jime'),
   action('arm-in-front-choke', 'arm-in front choke', 'submission', ['standing', 'scramble', 'turtle', ...GUARDS], [tap('arm-in-front-choke')], 'arm-in guillotine | arm in guillotine | arm in'),
-  action('high-elbow-choke', 'high-elbow front choke', 'submission', ['standing', 'scramble', 'turtle', ...GUARDS], [tap('high-elbow-choke')], 'high elbow guillotine | high elbow | no-arm front choke | no-arm guillotine'),
+  action('high-elbow-choke', 'high-elbow front choke', 'submission', ['standing', 'scramble', 'turtle', ...GUARDS], [tap('high-elbow-choke')], 'high elbow guillotine | no-arm front choke | no-arm guillotine'),
   action('jumping-front-choke', 'jumping front choke', 'submission', ['standing'], [tap('front-choke')], 'jumping guillotine | jump guillotine | flying guillotine', ['jump']),
   action('head-and-arm-choke', 'arm-triangle choke', 'submission', ['pin', 'half guard', 'turtle'], [tap('arm-triangle')], 'arm triangle | head and arm choke | pt: katagatame | ja: kata gatame'),
   action('front-arm-choke', 'rolling head-and-arm choke', 'submission', ['turtle', 'half guard', 'scramble', 'standing'], [tap('front-arm-triangle')], 'anaconda | anaconda choke | front head-and-arm choke | roll-through choke'),

@@ -72,7 +72,7 @@ export const SUBMISSIONS: readonly SubmissionWord[] = [
   submission('forearm-choke', 'sleeve choke', choke('windpipe of the neck', 'warns'), 'forearm choke | sleeve wheel choke | ja: sode guruma jime'),
   submission('front-choke', 'front choke', choke('windpipe, blood vessels and joints of the neck', 'warns late'), 'guillotine | front strangle | pt: guilhotina'),
   submission('arm-in-front-choke', 'arm-in front choke', choke('windpipe, blood vessels and joints of the neck', 'warns late'), 'arm-in guillotine | arm in guillotine | arm in'),
-  submission('high-elbow-choke', 'high-elbow front choke', choke('windpipe, blood vessels and joints of the neck', 'warns late'), 'high elbow guillotine | high elbow | no-arm front choke | no-arm guillotine'),
+  submission('high-elbow-choke', 'high-elbow front choke', choke('windpipe, blood vessels and joints of the neck', 'warns late'), 'high elbow guillotine | no-arm front choke | no-arm guillotine'),
   submission('necktie-choke', 'necktie choke', choke('blood vessels and joints of the neck'), 'peruvian necktie | japanese necktie | leg-over neck choke'),
   submission('shin-choke', 'shin choke', choke('windpipe of the neck', 'warns late'), 'gogoplata | foot under the chin choke'),
   submission('scissor-choke', 'leg scissor choke', choke(VESSELS), 'legs round the neck choke | ja: jigoku jime'),
