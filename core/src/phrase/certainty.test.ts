@@ -15,6 +15,7 @@ describe('what is asked though its letters are plain', () => {
     ['behind a word that denies it', 'half guard top, knee slice, never worked', 'result success'],
     ['where a place may be what they did', 'closed guard bottom, triangle, stacked, failed', 'finish stack-hold'],
     ['where one word is hardly spelled so', 'matte, restart standing', 'entry mat-return'],
+    ['as a slip of three letters', 'kos t, armbar, ok', 'position scarf-hold'],
     ['where it may be done to them', 'half guard bottom, flat and crossfaced, failed', 'grip face'],
     ['where the side stands apart', 'half guard bottom to deep half to top, waiter sweep', 'finish deep-half'],
     ['as half of a name before something else', "turtle top, wrestler's cradle, ok", 'entry wrestle-up'],

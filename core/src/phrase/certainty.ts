@@ -7,6 +7,10 @@ import type { Token } from './tokens.js';
 /** One word that is spelled worse than this is asked about. */
 const HALF_SURE = 0.76;
 
+/** Of words this short many are a letter apart. */
+const SHORT = 3;
+const SHORT_SURE = 0.84;
+
 const NEGATIONS = new Set('not never nothing without hardly didn don doesn isn wasn couldn'.split(' '));
 
 const isSmall = ({ text }: Token): boolean => SMALL.has(text) || KNOWN.has(text);
@@ -38,7 +42,7 @@ const isToldOfThem = (r: Reading): boolean => {
  * `isUnread`: a word that nobody knows.
  */
 export const isDoubtful = (
-  { piece, meant, before, at }: Reading,
+  { piece, meant, before, at, marks }: Reading,
   typed: readonly Token[],
   isUnread: (token: Token | undefined) => boolean,
 ): boolean => {
@@ -53,7 +57,10 @@ export const isDoubtful = (
   // *never let go*
   if (meant.part === 'result' && previous && NEGATIONS.has(previous.text)) return true;
   if (piece.isVerb) return true;
-  if (isOneWord && piece.quality < HALF_SURE) return true;
+  const least = first.text.length <= SHORT ? SHORT_SURE : HALF_SURE;
+  const isOneName =
+    isOneWord || (piece.said.is === 'place' && piece.said.place.role !== null && piece.to - piece.from === 2);
+  if (isOneName && piece.quality < least) return true;
   // *crossfaced*: it may be what was done to them
   if (meant.part === 'grip' && isOneWord && before.pointer !== 'with' && first.text.endsWith('ed')) return true;
   // *armlock with the legs*: with what it is done, or what is held
@@ -73,7 +80,7 @@ export const isDoubtful = (
   )
     return true;
   // *headlock* of *headlock throw*: it may be something else by that name
-  if (isOneWord && piece.isHeadless) return true;
+  if (piece.isHeadless && (isOneWord || marks.some(([f, amount]) => f === 'begins' && amount < 0))) return true;
   // an action of whoever was named as the other side
   if (meant.part === 'entry' && before.voice === 'they') return true;
   // *hip heist from seated guard, on top*: the side may be where it ended

@@ -1,6 +1,6 @@
 import { isAimedAt } from '../attempts/index.js';
 import { otherRole, type Words } from '../vocabulary/index.js';
-import { holdKey } from './holds.js';
+import { asides } from './grammarAsides.js';
 import {
   beginsThere,
   endsThere,
@@ -8,13 +8,14 @@ import {
   isWonWithout,
   nextAttempt,
   chainMarks,
+  isAgain,
   isFiner,
   ATTACKS,
   ofThem,
   placed,
   theirs,
 } from './grammarMarks.js';
-import type { Piece, Pointer, Said } from './piece.js';
+import type { Piece, Said } from './piece.js';
 import type { Reading, Way } from './readings.js';
 import type { SaidFinish } from './types.js';
 import type { Mark } from './weights.js';
@@ -47,6 +48,9 @@ const ways = {
         ]),
       );
     }
+    // *single leg, failed; standing, double leg*
+    if (isAgain(r))
+      all.push(placed({ part: 'position', place }, { ...nextAttempt(r), place, ...change }, chainMarks(r)));
     // the same place said again, or more exactly: still one place
     if (r.place && r.told === 'position' && isFiner(r.place, place, words)) {
       const finer = { ...place, role: place.role ?? r.place.role, lead: place.lead ?? r.place.lead ?? null };
@@ -109,7 +113,11 @@ const ways = {
     const r: Reading = whose ? { ...read, voice: whose === 'us' ? 'us' : 'they' } : read;
     const isTheirs = r.voice === 'they' || r.voice === 'they still';
     // from one place to another, and only then something done: it begins there
-    const isUnderWay = r.action === null && r.place !== null && r.finish?.kind === 'state' && (!r.isTo || r.isThen);
+    const isUnderWay =
+      r.action === null &&
+      r.place !== null &&
+      r.finish?.kind === 'state' &&
+      (!r.isTo || r.isThen || !isAimedAt(r.finish, key, words));
     if (r.action === null)
       all.push(
         placed(
@@ -125,7 +133,7 @@ const ways = {
           r.pointer === 'with' && r.met && words.action(key)?.parent === theirs(r) ? [['order', 3]] : [],
           r.voice === 'they' ? [['turned', 1]] : r.voice === 'they still' ? [['turned', 0.3]] : [],
           r.result !== null && r.attempt > 0 ? [['order', 1]] : [],
-          isUnderWay ? [['order', 1]] : [],
+          isUnderWay ? [['order', 1.8]] : [],
         ),
       );
     // *sweeps him with a scissor sweep*: one action, said more exactly
@@ -160,12 +168,10 @@ const ways = {
     const isSetUp = r.action !== null && words.action(r.action)?.aims.length === 0;
     // *snap down, go behind*: one after the other
     const isListed = r.isOpen && r.told === 'entry' && r.voice === 'open';
-    // *triangle, failed, armbar, tap*
-    const isAgain = r.isOpen && r.told === 'result' && (r.result === 'failed' || r.result === 'partial');
     const maySayNext =
       isUnderWay ||
       isListed ||
-      isAgain ||
+      isAgain(r) ||
       isOnTo ||
       isSetUp ||
       r.isThen ||
@@ -204,150 +210,6 @@ const ways = {
       ),
     ];
   },
-  reset: (r: Reading, { how }: Extract<Said, { is: 'reset' }>): readonly Way[] =>
-    r.finish || (r.action === null && !r.place)
-      ? []
-      : [
-          placed(
-            { part: 'finish', finish: { kind: 'reset', how, restart: null } },
-            { finish: { kind: 'reset', how, restart: null } },
-            pointed(r, 'to'),
-            [['order', 0.4]],
-          ),
-        ],
-  stays: (r: Reading): readonly Way[] => {
-    if (r.finish || !r.place) return [];
-    const finish: SaidFinish = { kind: 'state', position: r.place.position, role: r.place.role };
-    return [placed({ part: 'finish', finish }, { finish, voice: 'open' }, [['aims', 0.5]])];
-  },
-  reaction: (r: Reading, { key }: Extract<Said, { is: 'reaction' }>, { isOnThem = false }: Piece): readonly Way[] => {
-    const what = `reaction ${key}`;
-    // *stack them*, *rolled him over*: done to the other side, not by it
-    const isOurs = isOnThem && r.voice !== 'they' && r.voice !== 'they still';
-    if (r.used.has(what) || r.voice === 'us' || isOurs) return [];
-    return [
-      placed(
-        { part: 'reaction', what: key, isAction: false },
-        { used: new Set(r.used).add(what), met: true },
-        r.voice === 'they'
-          ? [['theirs', 1]]
-          : r.voice === 'they still'
-            ? [['theirs', 0.6]]
-            : [['unvoiced', r.action === null ? 1.6 : 1]],
-        r.pointer === null || r.pointer === 'act' ? [] : [['mispointed', 1]],
-        r.finish ? [['order', 0.4]] : [],
-      ),
-    ];
-  },
-  reason: (r: Reading, { key }: Extract<Said, { is: 'reason' }>, piece: Piece): readonly Way[] => {
-    const what = `reason ${key}`;
-    if (r.used.has(what)) return [];
-    return [
-      placed(
-        { part: 'reason', reason: key },
-        { used: new Set(r.used).add(what) },
-        r.pointer === 'because' ? [['pointed', 1]] : [['unreasoned', (r.result ? 0.15 : 1) + 5 * (1 - piece.quality)]],
-      ),
-    ];
-  },
-  hold: (r: Reading, { hold }: Extract<Said, { is: 'hold' }>, { whose }: Piece, words: Words): readonly Way[] => {
-    const what = holdKey(hold);
-    if (r.used.has(what)) return [];
-    const holders = whose
-      ? ([whose === 'us' ? 'subject' : 'opponent'] as const)
-      : hold.isMine
-        ? (['opponent'] as const)
-        : r.voice === 'they still' && r.pointer !== 'with'
-          ? (['opponent', 'subject'] as const)
-          : r.voice === 'they'
-            ? (['opponent'] as const)
-            : (['subject'] as const);
-    // what is held *then* is held in what follows
-    const next = r.isThen && r.action !== null && r.voice === 'open' && holders[0] === 'subject' ? nextAttempt(r) : {};
-    const isNext = 'attempt' in next;
-    return holders.map((holder) =>
-      placed(
-        { part: 'grip', hold, holder },
-        {
-          ...next,
-          used: new Set(isNext ? [] : r.used).add(what),
-          ...(r.pointer === 'with' ? { pointer: 'with' as const } : {}),
-          ...(r.voice === 'they still' && holder === 'subject' ? { voice: 'open' as const } : {}),
-        },
-        r.pointer === 'with'
-          ? [['pointed', 0.4]]
-          : r.pointer === null || r.pointer === 'act'
-            ? []
-            : [['mispointed', 1]],
-        isNext ? chainMarks(r) : r.finish ? [['order', 0.6]] : [],
-        r.voice === 'they still' && holder === 'subject' ? [['turned', 0.4]] : [],
-        // a grip with a name of its own may be the name of the place
-        words.target(hold.target)?.grips && r.voice === 'open' && r.pointer !== 'with' ? [['order', 0.8]] : [],
-      ),
-    );
-  },
-  bait: (r: Reading): readonly Way[] =>
-    r.used.has('bait') || r.action === null
-      ? []
-      : [placed({ part: 'intent', intent: 'bait' }, { used: new Set(r.used).add('bait') }, [['order', 0.25]])],
-  result: (
-    r: Reading,
-    { result, isTap }: Extract<Said, { is: 'result' }>,
-    { isOnThem = false }: Piece,
-    words: Words,
-  ): readonly Way[] => {
-    // won and failed is never said of one attempt
-    if (r.result !== null || isWonWithout(r.finish, result)) return [];
-    const does = r.action === null ? undefined : words.action(r.action)?.does;
-    const canTap = does === 'submission' || r.finish?.kind === 'submission';
-    return [
-      placed(
-        { part: 'result', result },
-        { result, voice: 'open' },
-        pointed(r, null),
-        r.finish || r.action !== null ? [] : [['order', 0.4]],
-        isTap && !canTap ? [['order', 0.75]] : [],
-        // *theo taps*: he is the one it is done to
-        isTap && !isOnThem && r.told === 'who' && r.voice === 'open' ? [['order', 1.5]] : [],
-        // whoever makes them tap does not end in a place
-        isTap && r.finish?.kind === 'state' ? [['order', 1.5]] : [],
-      ),
-    ];
-  },
-  clothing: (r: Reading, { gi }: Extract<Said, { is: 'clothing' }>): readonly Way[] =>
-    r.clothing ? [] : [placed({ part: 'clothing', gi }, { clothing: true }, [])],
-  depth: (r: Reading, said: Extract<Said, { is: 'depth' }>, words: Words): readonly Way[] => {
-    const word = r.action === null ? undefined : words.action(r.action);
-    const isOfIt = word?.ladder ? said.of === word.key : word && said.does.includes(word.does);
-    return r.depth || !isOfIt
-      ? []
-      : [
-          placed(
-            { part: 'depth', depth: said.depth },
-            { depth: true },
-            r.pointer === null ? [] : [['mispointed', 1]],
-            r.voice === 'they' ? [['order', 1]] : [],
-          ),
-        ];
-  },
-  pointer: (r: Reading, to: Pointer): readonly Way[] => {
-    const change: Partial<Reading> =
-      to === 'they'
-        ? { voice: 'they', isTold: false, pointer: r.pointer === 'because' ? r.pointer : null }
-        : to === 'us'
-          ? { voice: 'us', pointer: null }
-          : to === 'then'
-            ? { isThen: true, ...(r.voice === 'they still' ? { voice: 'open' as const } : {}) }
-            : to === 'joint'
-              ? {}
-              : // *tried to*
-                to === 'to' && r.pointer === 'act' && r.piece?.said.is === 'pointer'
-                ? {}
-                : to === 'with' && r.voice === 'they still'
-                  ? { pointer: to, voice: 'open' }
-                  : { pointer: to };
-    return [{ marks: [], change, meant: null }];
-  },
 };
 
 /** Where a piece belongs after what was read, and what speaks for it; nothing where it has no place, several where it may be two things. */
@@ -363,24 +225,24 @@ export const waysFor = (r: Reading, piece: Piece, words: Words): readonly Way[] 
     case 'submission':
       return ways.submission(r, said, words);
     case 'reset':
-      return ways.reset(r, said);
+      return asides.reset(r, said);
     case 'stays':
-      return ways.stays(r);
+      return asides.stays(r);
     case 'reaction':
-      return ways.reaction(r, said, piece);
+      return asides.reaction(r, said, piece);
     case 'reason':
-      return ways.reason(r, said, piece);
+      return asides.reason(r, said, piece);
     case 'hold':
-      return ways.hold(r, said, piece, words);
+      return asides.hold(r, said, piece, words);
     case 'bait':
-      return ways.bait(r);
+      return asides.bait(r);
     case 'result':
-      return ways.result(r, said, piece, words);
+      return asides.result(r, said, piece, words);
     case 'clothing':
-      return ways.clothing(r, said);
+      return asides.clothing(r, said);
     case 'depth':
-      return ways.depth(r, said, words);
+      return asides.depth(r, said, words);
     case 'pointer':
-      return ways.pointer(r, said.to);
+      return asides.pointer(r, said.to);
   }
 };

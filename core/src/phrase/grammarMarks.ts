@@ -56,6 +56,10 @@ export const chainMarks = (r: Reading): readonly Mark[] => [
   ...(r.result !== null || r.finish !== null ? [['chained', 0.6] as const] : r.met ? [['chained', 0.4] as const] : []),
 ];
 
+/** What failed may be followed by a further try: *triangle, failed, armbar, tap*. */
+export const isAgain = ({ isOpen, told, result }: Reading): boolean =>
+  isOpen && told === 'result' && (result === 'failed' || result === 'partial');
+
 /** Whether a place is the one said before, or a child of it. */
 export const isFiner = (before: Pick<SaidPlace, 'position'>, place: SaidPlace, words: Words): boolean =>
   place.position === before.position || words.position(place.position)?.parent === before.position;

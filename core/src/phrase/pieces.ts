@@ -7,7 +7,7 @@ import { holdsAt, type SaidHold } from './holds.js';
 import { LineMemo, type Line } from './line.js';
 import { KNOWN, ROLES, listedAt, says, standsAlone } from './listed.js';
 import type { Piece, Said } from './piece.js';
-import { sayingsOf } from './sayings.js';
+import { SMALL, sayingsOf } from './sayings.js';
 import { fit } from '../spelling/index.js';
 import { spansAt, type Span } from './spans.js';
 import type { Token } from './tokens.js';
@@ -100,6 +100,9 @@ const targetWords = (words: Words): ReadonlySet<string> => {
   return known;
 };
 
+/** What stands before a side that is no place. */
+const SIDED = new Set('left right near far same other wrong this that one his her their my'.split(' '));
+
 /** What is held alone is a hold only where something says so, or where nothing else stands there: *back* and *arm* are said of much. */
 const HOLDING = new Set(
   'with and has have had hold holds held holding grip grips gripped keeping keeps using plus got gets'.split(' '),
@@ -120,6 +123,13 @@ const piecesOfSpan = (line: Line, span: Span, words: Words): readonly Piece[] =>
         ['to', 'into'].includes(line.at(to)?.text ?? '') &&
         !line.at(to)!.opens
       )
+        return [];
+      // *hafl guard* is no bare guard
+      const isBehind =
+        !line.at(from)!.opens && !KNOWN.has(line.at(from - 1)?.text ?? '') && !SMALL.has(line.at(from - 1)?.text ?? '');
+      if (isOne && line.at(from)!.text === 'guard' && isBehind) return [];
+      // *the left side*, *same side*
+      if (isOne && line.at(from)!.text === 'side' && !line.at(from)!.opens && SIDED.has(line.at(from - 1)?.text ?? ''))
         return [];
       const ownTokens = Array.from({ length: to - from }, (_, i) => from + i);
       const isVerb = !isWritten && isOne && line.at(from)!.isWord;
@@ -294,8 +304,8 @@ export const piecesOf = (
     );
     const holds = holdsAt(line, at, targetsAt, words).flatMap(({ hold, from, to, gain, quality, isBare }): Piece[] =>
       (isBare && !mayBeBare(line, from, to)) ||
-      // *has my back* is where they are
-      (isBare && hold.isMine && hold.target === 'back') ||
+      // *has my back* is where they are, *got the back* where it ended
+      (isBare && hold.target === 'back') ||
       (to <= named && isPutTogether(hold)) ||
       // *double leg right away*: both is no side
       (hold.both && hold.targetSide !== null)

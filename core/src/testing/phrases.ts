@@ -104,8 +104,11 @@ const sayings = (word: { readonly name: string; readonly aliases: readonly strin
   word.name,
   ...word.aliases,
 ];
-const sayPlace = (word: PositionWord, role: Role, random: Random): string => {
-  const name = oneOf(sayings(word), random);
+const sayPlace = (word: PositionWord, role: Role, words: Words, random: Random): string => {
+  const name = oneOf(
+    sayings(word).filter((t) => !words.of('position').some((other) => other !== word && sayings(other).includes(t))),
+    random,
+  );
   if (role === 'even') return name;
   return random() < 0.6 ? `${name} ${role}` : random() < 0.5 ? `${name}, ${role}` : `${role} ${name}`;
 };
@@ -190,9 +193,9 @@ const makeOne = (words: Words, random: Random, every: number): Wanted => {
       .concat(action.name),
     random,
   );
-  const finish = submission ? `${submission.name} won` : end && endRole ? sayPlace(end, endRole, random) : null;
+  const finish = submission ? `${submission.name} won` : end && endRole ? sayPlace(end, endRole, words, random) : null;
   const told: Told = {
-    place: sayPlace(place, state.role, random),
+    place: sayPlace(place, state.role, words, random),
     grips: grips.map(([text]) => text),
     entry,
     reactions: reactions.map((r) =>
