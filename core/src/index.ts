@@ -9,3 +9,4 @@ export * from './scoring/index.js';
 export * from './library/index.js';
 export * from './faults/index.js';
 export * from './formats/index.js';
+export * from './edits/index.js';

@@ -12,6 +12,23 @@ const markClip = async (page: Page): Promise<void> => {
   await expect(page.getByRole('combobox', { name: 'From position' })).toBeFocused();
 };
 
+/** How many edits lie in the browser's own store. */
+const keptHere = (page: Page): Promise<number> =>
+  page.evaluate(
+    () =>
+      new Promise<number>((resolve, reject) => {
+        const opening = indexedDB.open('odograph-edits');
+        opening.onerror = () => reject(new Error('it does not open'));
+        opening.onsuccess = () => {
+          const counting = opening.result.transaction('edits').objectStore('edits').count();
+          counting.onsuccess = () => {
+            opening.result.close();
+            resolve(counting.result);
+          };
+        };
+      }),
+  );
+
 test('when server and database are killed right after the interface said saved, what it called saved should be there', async ({
   page,
 }) => {
@@ -45,15 +62,11 @@ test('when server and database are killed right after the interface said saved, 
     ] as const) {
       await page.getByRole('combobox', { name: part, exact: true }).click();
       await page.keyboard.type(what);
+      let isAnswered = false;
+      page.on('response', (answer) => (isAnswered ||= answer.ok() && answer.request().method() === 'PATCH'));
       await page.keyboard.press('Enter');
       const began = Date.now();
-      await page.waitForFunction(
-        () =>
-          Object.keys(localStorage).some((key) => key.startsWith('odograph.pending.')) ||
-          document.querySelector('[data-testid=save-state][data-saved=true]'),
-        undefined,
-        { timeout: 1000 },
-      );
+      await expect.poll(async () => isAnswered || (await keptHere(page)) > 0, { timeout: 1000 }).toBe(true);
       await saved(page).waitFor();
       took.push(Date.now() - began);
     }
@@ -93,39 +106,82 @@ test('when the server is away, what is said should stay, be called unsaved, surv
   }
 });
 
-test('when two windows change the same attempt, the later one should be asked, and may keep theirs or save over it', async ({
+test('when two coaches change the same attempt, the later one should be asked about each part, after a reload too, and may keep theirs or save over it', async ({
   page,
-  context,
+  browser,
   running,
 }) => {
   await signIn(page, running.url);
   await openBench(page, 'Thursday sparring, third round');
-  const other = await context.newPage();
-  await other.goto(page.url());
-  await settled(other);
-  const entry = async (window: Page, text: string): Promise<void> => {
-    await window.keyboard.press('ArrowDown');
-    await settled(window);
-    await window.getByRole('combobox', { name: 'Entry' }).click();
-    await window.keyboard.type(text);
-    await window.keyboard.press('Enter');
+  const elsewhere = await browser.newContext();
+  const other = await elsewhere.newPage();
+  await signIn(other, running.url);
+  await openBench(other, 'Thursday sparring, third round');
+  for (const at of [page, other]) {
+    await at.keyboard.press('ArrowDown');
+    await settled(at);
+  }
+  const say = async (at: Page, part: string, text: string): Promise<void> => {
+    await at.getByRole('combobox', { name: part, exact: true }).click();
+    await at.keyboard.type(text);
+    await at.keyboard.press('Enter');
   };
   // what the second says does not reach the server before what the first says
   await other.route('**/api/attempts/*', (route) => route.abort('internetdisconnected'));
-  await entry(other, 'body lock pass');
-  await entry(page, 'enter the legs');
+  await say(other, 'Entry', 'body lock pass');
+  await say(other, 'Result', 'partly');
+  await say(page, 'Entry', 'enter the legs');
+  await say(page, 'Result', 'failed');
   await saved(page).waitFor();
   await other.unroute('**/api/attempts/*');
-  await expect(other.getByRole('alert')).toContainText('Somebody else has changed the same meanwhile');
+  const alert = other.getByRole('alert');
+  await expect(alert).toContainText('Somebody else has changed the same meanwhile');
+  await expect(alert).toContainText('1 of 2');
   await expect(clips(other).first()).toContainText('enter the legs');
-  await other.getByRole('alert').getByText('mine: body-lock pass').click();
+  await other.reload();
+  await expect(alert).toContainText('1 of 2');
+  await alert.getByText('mine: body-lock pass').click();
   await other.getByRole('button', { name: 'Let this stand' }).click();
+  await expect(alert).not.toContainText('1 of');
+  await other.getByRole('button', { name: 'Let this stand' }).click();
+  await expect(alert).not.toBeAttached();
   await saved(other).waitFor();
   await page.reload();
   await expect(clips(page).first()).toContainText('body-lock pass');
+  await expect(clips(page).first()).toContainText('failed');
   await other.getByTestId('picture').click();
   await other.keyboard.press('Control+z');
   await saved(other).waitFor();
+  await elsewhere.close();
+});
+
+test('when somebody works in two windows, each should show what the other does, and what one has not sent go out from the other', async ({
+  page,
+  context,
+}) => {
+  const running = await Running.start();
+  try {
+    await signIn(page, running.url);
+    await openBench(page, 'Thursday sparring, third round');
+    await page.keyboard.press('ArrowDown');
+    await settled(page);
+    const other = await context.newPage();
+    await other.goto(page.url());
+    await settled(other);
+    await running.down();
+    await page.getByRole('combobox', { name: 'Entry' }).click();
+    await page.keyboard.type('body lock pass');
+    await page.keyboard.press('Enter');
+    await expect(clips(other).first()).toContainText('body-lock pass');
+    await expect(other.getByTestId('save-state')).toContainText('Not saved yet (1)');
+    await page.close();
+    await running.up();
+    await saved(other).waitFor();
+    await other.reload();
+    await expect(clips(other).first()).toContainText('body-lock pass');
+  } finally {
+    await running.dispose();
+  }
 });
 
 test('when an edge is dragged or moved by key, the picture should follow and the edge be kept', async ({

@@ -2,7 +2,9 @@ import { Box, Flex } from '@chakra-ui/react';
 import { Suspense, useDeferredValue, useLayoutEffect } from 'react';
 import { Navigate, NavLink, Outlet, useLocation } from 'react-router';
 import { AccountMenu, SignedIn } from '../features/accounts/index.js';
-import { Refusal, SaveState, failureText, useLibraryQuery, useMayWrite, useNews } from '../features/library/index.js';
+import { Refusal, SaveState, failureText, useMayWrite } from '../features/library/index.js';
+import { useNews } from '../features/replica/index.js';
+import { useLibraryQuery } from '../features/server/index.js';
 import { Action, ProfileMark } from '../design/index.js';
 
 /** The screens in the order of the work. */

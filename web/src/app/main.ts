@@ -24,9 +24,8 @@ const start = async (): Promise<void> => {
   await pause();
   const system = makeSystem();
   await pause();
-  const { keepPending, makeStore } = await import('./store.js');
+  const { makeStore } = await import('./store.js');
   const store = makeStore();
-  keepPending(store);
   window.addEventListener('beforeunload', (event) => {
     if (store.getState().edits.pending.length) event.preventDefault();
   });

@@ -1,51 +1,24 @@
 import { configureStore } from '@reduxjs/toolkit';
-import {
-  editsListener,
-  editsReplaced,
-  editsSlice,
-  selectAccountId,
-  serverApi,
-  type PendingEdit,
-} from '../features/library/index.js';
 import { mapListener, mapSlice } from '../features/map/index.js';
+import { Replica, inBrowser, keptIn, queueSlice, type Around, type KeptIn } from '../features/replica/index.js';
+import { serverApi } from '../features/server/index.js';
 
-export const makeStore = () =>
-  configureStore({
-    reducer: { [serverApi.reducerPath]: serverApi.reducer, edits: editsSlice.reducer, map: mapSlice.reducer },
-    middleware: (all) => all().prepend(editsListener.middleware, mapListener.middleware).concat(serverApi.middleware),
+const LARGE = { ignoredPaths: ['edits', serverApi.reducerPath] };
+
+/** The store of a window. `around`: where edits are kept and how windows take turns; what hears where they are kept is given to it. */
+export const makeStore = (around: (onKept: (where: KeptIn) => void) => Around = inBrowser) => {
+  const replica = new Replica(around((where) => void store.dispatch(keptIn(where))));
+  const store = configureStore({
+    reducer: { [serverApi.reducerPath]: serverApi.reducer, edits: queueSlice.reducer, map: mapSlice.reducer },
+    // what is large is not walked through at each action while it is developed
+    middleware: (all) =>
+      all({ serializableCheck: LARGE, immutableCheck: LARGE })
+        .prepend(replica.middleware, mapListener.middleware)
+        .concat(serverApi.middleware),
     // subscribers hear of an answer right after it, not in the task that lays out and paints the next frame
     enhancers: (all) => all({ autoBatch: { type: 'tick' } }),
   });
+  return Object.assign(store, { replica });
+};
 
 export type Store = ReturnType<typeof makeStore>;
-
-const keyOf = (accountId: string): string => `odograph.pending.${accountId}`;
-
-const kept = (accountId: string): readonly PendingEdit[] => {
-  try {
-    const read: unknown = JSON.parse(window.localStorage.getItem(keyOf(accountId)) ?? '[]');
-    return Array.isArray(read) ? (read as PendingEdit[]) : [];
-  } catch {
-    return [];
-  }
-};
-
-/** Edits that the server does not have yet are kept in the browser, by account, and go on after a reload. */
-export const keepPending = (store: Store): void => {
-  let account: string | undefined;
-  let last: readonly PendingEdit[] | undefined;
-  store.subscribe(() => {
-    const state = store.getState();
-    const id = selectAccountId(state);
-    if (id !== undefined && id !== account) {
-      account = id;
-      store.dispatch(editsReplaced(kept(id)));
-      return;
-    }
-    const { pending } = store.getState().edits;
-    if (account === undefined || pending === last) return;
-    last = pending;
-    if (pending.length) window.localStorage.setItem(keyOf(account), JSON.stringify(pending));
-    else window.localStorage.removeItem(keyOf(account));
-  });
-};

@@ -2,7 +2,8 @@ import { Box } from '@chakra-ui/react';
 import { useDeferredValue } from 'react';
 import { Navigate, useLocation } from 'react-router';
 import { Action } from '../../design/index.js';
-import { failureText, useMeQuery } from '../library/index.js';
+import { failureText } from '../library/index.js';
+import { useMeQuery } from '../server/index.js';
 import { ACCOUNTS_TEXT as T } from './accounts.text.js';
 
 /** Shows what is inside only to somebody who is signed in; others are led to the sign-in and back. */

@@ -10,7 +10,7 @@ import type {
   ResetWish,
   SignIn,
 } from '@odograph/core/contract';
-import { libraryApi, serverApi } from '../library/index.js';
+import { libraryApi, serverApi } from '../server/index.js';
 
 type Started = {
   readonly dispatch: (action: never) => unknown;

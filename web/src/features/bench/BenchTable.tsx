@@ -3,7 +3,9 @@ import { timecode, type Instant } from '@odograph/core';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { ToBin } from '../bin/index.js';
-import { useEdit, useLibrary, useLookQuery, useMayWrite, usePreparedQuery, useWords } from '../library/index.js';
+import { useLibrary, useMayWrite, useWords } from '../library/index.js';
+import { useEdit } from '../replica/index.js';
+import { useLookQuery, usePreparedQuery } from '../server/index.js';
 import { SPEEDS, usePlayer } from '../player/index.js';
 import { BENCH_TEXT as T } from './bench.text.js';
 import { OwnKeysHere } from './Caps.js';
@@ -137,8 +139,7 @@ export const BenchTable = ({
   const repeating = useRepeating(selected, before);
   /** What follows is right: nothing of the attempt in hand is proposed any more. */
   const confirm = (): void => {
-    if (selected)
-      edit({ kind: 'attempt', id: selected.attempt.id, changes: { proposed: [] }, patch: { proposed: [] } });
+    if (selected) edit({ kind: 'attempt', id: selected.attempt.id, changes: { proposed: [] } });
   };
   /** The instant that is shown; undefined where the attempt in hand is told from another camera. */
   const now = (): Instant | undefined =>

@@ -1,6 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { PickFile } from '../../design/index.js';
-import { failureText, useCaptionsQuery, useGiveCaptionsMutation } from '../library/index.js';
+import { failureText } from '../library/index.js';
+import { useCaptionsQuery, useGiveCaptionsMutation } from '../server/index.js';
 import { OVERLAY_TEXT as T } from './bench.text.js';
 
 /** How many captions the file has, and the way to give it some. */

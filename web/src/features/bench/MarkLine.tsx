@@ -2,7 +2,8 @@ import { Box, Flex } from '@chakra-ui/react';
 import { changesSaid, partsSaid, type PhraseReading, type TimeTable } from '@odograph/core';
 import { useDispatch } from 'react-redux';
 import { v7 as newId } from 'uuid';
-import { editQueued, useEdit, useWords } from '../library/index.js';
+import { useWords } from '../library/index.js';
+import { editQueued, useEdit } from '../replica/index.js';
 import { LINE_TEXT as T } from './bench.text.js';
 import { Caps } from './Caps.js';
 import { followingTexts, useLineContext, useStateLeft } from './lineContext.js';
@@ -66,16 +67,7 @@ export const MarkLine = ({
       following,
       further,
       chain,
-      edit: {
-        ...bare,
-        attempt: { ...bare.attempt, start, end, ...changes },
-        clip,
-        body: {
-          ...bare.body,
-          attempt: { ...bare.body.attempt, startFrame: mark.frame, endFrame: end.frame, ...changes },
-          clip: { ...bare.body.clip, note },
-        },
-      },
+      edit: { ...bare, attempt: { ...bare.attempt, start, end, ...changes }, clip },
     };
   };
   /** A place and nothing else: they are there, and nobody acts. */
@@ -88,7 +80,7 @@ export const MarkLine = ({
   const keep = (reading: PhraseReading, typed: string, isRight: boolean): void => {
     const sighted = sightedIn(reading, typed);
     if (sighted) {
-      edit({ kind: 'moment', id: mark.moment.id, changes: sighted, patch: sighted });
+      edit({ kind: 'moment', id: mark.moment.id, changes: sighted });
       onSighted();
       return;
     }
@@ -97,8 +89,7 @@ export const MarkLine = ({
     dispatch(editQueued(clipEdit));
     if (chain) dispatch(editQueued({ kind: 'new clips', editId: newId(), made: chain.made }));
     // where they were seen is told by the attempt now
-    const told = { attemptId, state: null, subject: null };
-    edit({ kind: 'moment', id: mark.moment.id, changes: told, patch: told });
+    edit({ kind: 'moment', id: mark.moment.id, changes: { attemptId, state: null, subject: null } });
     onMade(clipEdit.clip.id);
   };
   const proposal = (reading: PhraseReading, typed: string): string | null => {

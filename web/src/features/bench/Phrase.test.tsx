@@ -8,14 +8,16 @@ import userEvent from '@testing-library/user-event';
 import { Provider } from 'react-redux';
 import { attemptWith, libraryWith } from '../../../test/library.js';
 import { makeSystem } from '../../design/index.js';
-import { editsSlice, libraryApi, serverApi, useClipViews } from '../library/index.js';
+import { useClipViews } from '../library/index.js';
+import { queueSlice } from '../replica/index.js';
+import { libraryApi, serverApi } from '../server/index.js';
 import { Phrase } from './Phrase.js';
 
 let forget: () => void = () => undefined;
 
 const show = async (attempt: Attempt, before?: Attempt) => {
   const store = configureStore({
-    reducer: { server: serverApi.reducer, edits: editsSlice.reducer },
+    reducer: { server: serverApi.reducer, edits: queueSlice.reducer },
     middleware: (all) => all().concat(serverApi.middleware),
   });
   forget = () => void store.dispatch(serverApi.util.resetApiState());

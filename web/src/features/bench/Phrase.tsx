@@ -13,7 +13,8 @@ import {
 import { useEffect, useEffectEvent, useRef, useState, type KeyboardEvent } from 'react';
 import { v7 as newId } from 'uuid';
 import { CautionNote, WordField } from '../../design/index.js';
-import { useEdit, useWords, type ClipView } from '../library/index.js';
+import { useWords, type ClipView } from '../library/index.js';
+import { useEdit } from '../replica/index.js';
 import { BENCH_TEXT as T } from './bench.text.js';
 import { Doubted } from './Doubted.js';
 import { leftIn } from './leftIn.js';
@@ -256,7 +257,7 @@ export const Phrase = (props: Props): React.JSX.Element => {
           <NoteField
             key={view.clip.note}
             note={view.clip.note}
-            onSave={(note) => edit({ kind: 'clip', id: view.clip.id, changes: { note }, patch: { note } })}
+            onSave={(note) => edit({ kind: 'clip', id: view.clip.id, changes: { note } })}
             onNext={onLeave}
           />
           {(isMore || isMoreSaid(view.attempt)) && <MoreOfIt saying={saying} />}

@@ -1,7 +1,8 @@
 import { Box } from '@chakra-ui/react';
 import { SEEN, type Seen } from '@odograph/core';
 import { WordField, among } from '../../design/index.js';
-import { useEdit, type ClipView } from '../library/index.js';
+import { type ClipView } from '../library/index.js';
+import { useEdit } from '../replica/index.js';
 import { SIDES_TEXT as T } from './bench.text.js';
 
 const find = among<Seen>(SEEN.map((value) => ({ value, texts: [T.seen[value], value] })));
@@ -16,7 +17,7 @@ export const SeenFrom = ({
 }): React.JSX.Element => {
   const edit = useEdit();
   const { id, seen } = view.clip;
-  const keep = (to: Seen | null): void => edit({ kind: 'clip', id, changes: { seen: to }, patch: { seen: to } });
+  const keep = (to: Seen | null): void => edit({ kind: 'clip', id, changes: { seen: to } });
   return (
     <>
       <Box as="span" color="inkSoft">

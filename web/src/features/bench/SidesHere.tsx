@@ -2,7 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { TELLINGS } from '@odograph/core';
 import { useState } from 'react';
 import { Choice, Ruled } from '../../design/index.js';
-import { useEdit } from '../library/index.js';
+import { useEdit } from '../replica/index.js';
 import { SIDES_TEXT as T } from './bench.text.js';
 import type { OnBench } from './useBenchClips.js';
 import type { SideTelling } from './useTelling.js';
@@ -51,8 +51,8 @@ export const SidesHere = ({
 }): React.JSX.Element => {
   const edit = useEdit();
   const { id, leftMark, rightMark } = bench.angle;
-  const keep = (patch: { readonly leftMark: string } | { readonly rightMark: string }): void =>
-    edit({ kind: 'angle', id, changes: patch, patch });
+  const keep = (changes: { readonly leftMark: string } | { readonly rightMark: string }): void =>
+    edit({ kind: 'angle', id, changes });
   return (
     <Box fontSize="14px" marginTop="2" data-testid="sides-here">
       <Choice

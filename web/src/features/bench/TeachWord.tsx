@@ -4,7 +4,8 @@ import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { v7 as newId } from 'uuid';
 import { WordField, type Found } from '../../design/index.js';
-import { useClipViews, useEdit, useLibrary } from '../library/index.js';
+import { useClipViews, useLibrary } from '../library/index.js';
+import { useEdit } from '../replica/index.js';
 import { LINE_TEXT as T } from './bench.text.js';
 
 const SHOWN = 6;

@@ -9,7 +9,9 @@ import { Provider } from 'react-redux';
 import { MemoryRouter } from 'react-router';
 import { attemptWith, libraryWith } from '../../../test/library.js';
 import { makeSystem } from '../../design/index.js';
-import { editsSlice, libraryApi, serverApi, useClipViews } from '../library/index.js';
+import { useClipViews } from '../library/index.js';
+import { queueSlice } from '../replica/index.js';
+import { libraryApi, serverApi } from '../server/index.js';
 import type { WholeLine as Line } from './WholeLine.js';
 
 const table = timeTable(
@@ -25,7 +27,7 @@ let forget: () => void = () => undefined;
 
 const show = async (attempt: Attempt, start = '') => {
   const store = configureStore({
-    reducer: { server: serverApi.reducer, edits: editsSlice.reducer },
+    reducer: { server: serverApi.reducer, edits: queueSlice.reducer },
     middleware: (all) => all().concat(serverApi.middleware),
   });
   forget = () => void store.dispatch(serverApi.util.resetApiState());
@@ -144,8 +146,7 @@ describe('an attempt in one line', () => {
     await user.keyboard('{Enter}');
     const [first, second, note] = edits();
     expect(first).toMatchObject({
-      changes: { action: 'knee-through', endFrame: 20 },
-      patch: { end: { frame: 20, pts: 20 } },
+      changes: { action: 'knee-through', end: { frame: 20, pts: 20 } },
     });
     expect(second).toMatchObject({
       kind: 'new clips',
@@ -159,7 +160,6 @@ describe('an attempt in one line', () => {
             followsId: '1',
           },
           clip: { in: { frame: 20 }, out: { frame: 40 } },
-          body: { clip: { inFrame: 20, outFrame: 40 }, attempt: { action: 'back-step', followsId: '1' } },
         },
       ],
     });

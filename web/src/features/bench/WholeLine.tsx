@@ -3,7 +3,8 @@ import { changesSaid, lineOf, partsSaid, type PhraseReading, type PlaceId } from
 import { useState } from 'react';
 import { useDispatch } from 'react-redux';
 import { v7 as newId } from 'uuid';
-import { editQueued, useEdit, useWords, type ClipView } from '../library/index.js';
+import { useWords, type ClipView } from '../library/index.js';
+import { editQueued, useEdit } from '../replica/index.js';
 import { useTimeTable } from '../player/index.js';
 import { LINE_TEXT as T } from './bench.text.js';
 import { followingTexts, useLineContext, useStateLeft } from './lineContext.js';
@@ -67,14 +68,10 @@ export const WholeLine = ({
       edit({
         kind: 'attempt',
         id: attempt.id,
-        changes: { ...changes, ...(chain ? { endFrame: chain.end.frame } : {}) },
-        patch: { ...changes, ...(chain ? { end: chain.end } : {}) },
+        changes: { ...changes, ...(chain ? { end: chain.end } : {}) },
       });
     if (chain) dispatch(editQueued({ kind: 'new clips', editId: newId(), made: chain.made }));
-    if (note) {
-      const patch = { note: noted(clip.note, note) };
-      edit({ kind: 'clip', id: clip.id, changes: patch, patch });
-    }
+    if (note) edit({ kind: 'clip', id: clip.id, changes: { note: noted(clip.note, note) } });
     onDone();
     onLeave();
   };

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { timeTable } from '@odograph/core';
+import { requestOf, timeTable } from '@odograph/core';
 import { newClip as newClipRequest } from '@odograph/core/contract';
 import { bracketLanes } from './bracketLanes.js';
 import { newClipEdit } from './newClip.js';
@@ -49,14 +49,13 @@ describe('a new clip', () => {
       inFrame: 1,
       outFrame: 4,
     });
-    expect(newClipRequest.validate(edit.body).error).toBeUndefined();
+    expect(newClipRequest.validate(requestOf(edit, null).body).error).toBeUndefined();
     expect(edit.clip).toMatchObject({
-      id: edit.body.clip.id,
       attemptId: edit.attempt.id,
       in: { frame: 1, pts: 40 },
       out: { frame: 4, pts: 160 },
     });
-    expect(edit.body.attempt).toEqual({ id: edit.attempt.id, subject: 'b' });
+    expect(edit.attempt).toMatchObject({ subject: 'b', start: edit.clip.in, end: edit.clip.out });
   });
 });
 

@@ -4,12 +4,12 @@ import {
   type Attempt,
   type Doubt,
   type Instant,
+  type MadeClip,
   type SaidAttempt,
   type SaidParts,
   type TimeTable,
   type Words,
 } from '@odograph/core';
-import type { PendingEdit } from '../library/index.js';
 import { instantAt, newClipEdit } from './newClip.js';
 
 const LONGEST = 120;
@@ -28,8 +28,6 @@ export const doubtsAsked = (before: readonly Doubt[], asked: readonly AskedPart[
 const boundsOf = (inFrame: number, outFrame: number, count: number): readonly number[] =>
   Array.from({ length: count + 1 }, (_, i) => Math.round(inFrame + ((outFrame - inFrame) * i) / count));
 
-type Made = Extract<PendingEdit, { kind: 'new clips' }>['made'][number];
-
 /** Where the first attempt of a chain ends, and the further ones: a clip each, linked to the one before. */
 export const chainSaid = (
   first: Pick<Attempt, 'id' | 'footageId' | 'angleId' | 'subject'> & { readonly start: Instant; readonly end: Instant },
@@ -37,10 +35,10 @@ export const chainSaid = (
   table: TimeTable,
   words: Words,
   isRight: boolean,
-): { readonly end: Instant; readonly made: readonly Made[] } => {
+): { readonly end: Instant; readonly made: readonly MadeClip[] } => {
   const bounds = boundsOf(first.start.frame, first.end.frame, further.length + 1);
   let before = first.id;
-  const made = further.map((said, i): Made => {
+  const made = further.map((said, i): MadeClip => {
     const bare = newClipEdit({
       ...{ footageId: first.footageId, angleId: first.angleId, table, subject: first.subject },
       ...{ inFrame: bounds[i + 1]!, outFrame: bounds[i + 2]! },
@@ -54,13 +52,7 @@ export const chainSaid = (
       doubts,
     };
     before = bare.attempt.id;
-    const { editId: _, ...body } = bare.body;
-    void _;
-    return {
-      attempt: { ...bare.attempt, ...told },
-      clip: bare.clip,
-      body: { ...body, attempt: { ...body.attempt, ...told } },
-    };
+    return { attempt: { ...bare.attempt, ...told }, clip: bare.clip };
   });
   return { end: instantAt(table, bounds[1]!), made };
 };

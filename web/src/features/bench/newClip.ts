@@ -1,6 +1,14 @@
-import { BARE_CLIP, draftAttempt, ptsOf, type Clip, type Instant, type Subject, type TimeTable } from '@odograph/core';
+import {
+  BARE_CLIP,
+  draftAttempt,
+  ptsOf,
+  type Clip,
+  type Instant,
+  type LibraryEdit,
+  type Subject,
+  type TimeTable,
+} from '@odograph/core';
 import { v7 as newId } from 'uuid';
-import type { PendingEdit } from '../library/index.js';
 
 export const instantAt = (table: TimeTable, frame: number): Instant => ({ frame, pts: ptsOf(table, frame) });
 
@@ -12,19 +20,11 @@ export const newClipEdit = (of: {
   readonly subject: Subject;
   readonly inFrame: number;
   readonly outFrame: number;
-}): Extract<PendingEdit, { kind: 'new clip' }> => {
+}): Extract<LibraryEdit, { kind: 'new clip' }> => {
   const { footageId, angleId, table, subject, inFrame, outFrame } = of;
-  const editId = newId(),
-    attemptId = newId(),
-    clipId = newId();
+  const attemptId = newId();
   const [start, end] = [instantAt(table, inFrame), instantAt(table, outFrame)];
   const attempt = draftAttempt({ id: attemptId, footageId, angleId, subject, start, end });
-  const clip: Clip = { id: clipId, version: 0, attemptId, angleId, in: start, out: end, ...BARE_CLIP };
-  return {
-    kind: 'new clip',
-    editId,
-    attempt,
-    clip,
-    body: { editId, attempt: { id: attemptId, subject }, clip: { id: clipId, angleId, inFrame, outFrame, note: '' } },
-  };
+  const clip: Clip = { id: newId(), version: 0, attemptId, angleId, in: start, out: end, ...BARE_CLIP };
+  return { kind: 'new clip', editId: newId(), attempt, clip };
 };

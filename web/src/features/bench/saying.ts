@@ -8,7 +8,8 @@ import {
   type Instant,
   type Words,
 } from '@odograph/core';
-import { useEdit, type ClipView } from '../library/index.js';
+import { type ClipView } from '../library/index.js';
+import { useEdit } from '../replica/index.js';
 import type { Finders, Proposals } from './useFinders.js';
 
 type Said = Pick<
@@ -69,7 +70,7 @@ export const useSaying = (
   const change: SayChange = (changes) => {
     const doubts = attempt.doubts.filter((d) => !(d.field in changes));
     const kept = turned(doubts.length === attempt.doubts.length || changes.doubts ? changes : { ...changes, doubts });
-    edit({ kind: 'attempt', id: attempt.id, changes: kept, patch: kept });
+    edit({ kind: 'attempt', id: attempt.id, changes: kept });
   };
   return {
     attempt: isMirrored ? mirrorAttempt(attempt) : attempt,

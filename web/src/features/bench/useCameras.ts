@@ -3,7 +3,8 @@ import { useState } from 'react';
 import { useDispatch } from 'react-redux';
 import { useSearchParams } from 'react-router';
 import { v7 as newId } from 'uuid';
-import { editQueued, useTables, type ClipView } from '../library/index.js';
+import { useTables, type ClipView } from '../library/index.js';
+import { editQueued } from '../replica/index.js';
 import { instantAt } from './newClip.js';
 import type { OnBench } from './useBenchClips.js';
 

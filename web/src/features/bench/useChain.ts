@@ -1,6 +1,7 @@
 import { answersIn, linkAttempts, placeName, type Answer, type Link, type Words } from '@odograph/core';
 import { useMemo } from 'react';
-import { useEdit, type ClipView } from '../library/index.js';
+import { type ClipView } from '../library/index.js';
+import { useEdit } from '../replica/index.js';
 import { CHAIN_TEXT as T } from './bench.text.js';
 import type { OnBench } from './useBenchClips.js';
 import type { KeyTable } from './usePictureKeys.js';
@@ -38,7 +39,7 @@ export const useChain = (
   const link = links.find((l) => l.to === attempt?.id);
   const from = link && bench.allClips.find((v) => v.attempt.id === link.from);
   const change = (changes: { readonly followsId: string | null } | { readonly isCut: boolean }): void => {
-    if (attempt) edit({ kind: 'attempt', id: attempt.id, changes, patch: changes });
+    if (attempt) edit({ kind: 'attempt', id: attempt.id, changes });
   };
   const isSet = attempt !== undefined && attempt.followsId !== null;
   const mayBeSet = before !== undefined && before.attempt.id !== attempt?.id;

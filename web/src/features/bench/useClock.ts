@@ -13,7 +13,8 @@ import {
   type ClockAnchor,
   type TimeTable,
 } from '@odograph/core';
-import { useEdit, useLazyScoreboardQuery } from '../library/index.js';
+import { useEdit } from '../replica/index.js';
+import { useLazyScoreboardQuery } from '../server/index.js';
 import type { OnBench } from './useBenchClips.js';
 
 export type MatchClock = {
@@ -44,7 +45,7 @@ export const useClock = (bench: OnBench, table: TimeTable | undefined, frame: ()
   const clock = angleClock(bench.angle, bench.file);
   const msOf = (f: number): number => (table ? footageSeconds(clock, ptsOf(table, f)) * 1000 : 0);
   const save = (anchors: readonly ClockAnchor[]): void =>
-    edit({ kind: 'footage', id: footage.id, changes: { clock: anchors }, patch: { clock: anchors } });
+    edit({ kind: 'footage', id: footage.id, changes: { clock: anchors } });
   const sorted = [...footage.clock].sort((a, b) => a.atMs - b.atMs);
 
   const says = (at: number): string => {

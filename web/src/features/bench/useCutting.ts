@@ -2,7 +2,8 @@ import { useState } from 'react';
 import { useDispatch } from 'react-redux';
 import { useSearchParams } from 'react-router';
 import { v7 as newId } from 'uuid';
-import { editQueued, useEdit, type ClipView } from '../library/index.js';
+import { type ClipView } from '../library/index.js';
+import { editQueued, useEdit } from '../replica/index.js';
 import type { PlayerHandle } from '../player/index.js';
 import type { Edge } from './EdgeHandle.js';
 import { instantAt, newClipEdit } from './newClip.js';
@@ -44,8 +45,7 @@ export const useCutting = (
     edit({
       kind: 'clip',
       id: clip.id,
-      changes: edge === 'in' ? { inFrame } : { outFrame },
-      patch: { [edge]: instantAt(table, to) },
+      changes: { [edge]: instantAt(table, to) },
     });
     player?.loop({ inFrame, outFrame });
   };

@@ -1,6 +1,7 @@
 import { KEY_MOMENTS, type KeyMoment } from '@odograph/core';
 import { useState } from 'react';
-import { useEdit, type ClipView } from '../library/index.js';
+import { type ClipView } from '../library/index.js';
+import { useEdit } from '../replica/index.js';
 import type { PlayerHandle } from '../player/index.js';
 import { INSTANT_TEXT as T } from './bench.text.js';
 import { instantAt } from './newClip.js';
@@ -87,13 +88,13 @@ export const useInstants = (
     if (isKeyMoment(name)) {
       const moments = without(clip.keyMoments, name);
       const keyMoments = isSame ? moments : [...moments, { name, at: instantAt(table, at) }];
-      edit({ kind: 'clip', id: clip.id, changes: { keyMoments }, patch: { keyMoments } });
+      edit({ kind: 'clip', id: clip.id, changes: { keyMoments } });
       return;
     }
     if (name === UNTIL) {
       const until = isSame ? null : instantAt(table, at);
       const errors = attempt.errors.map((e) => (e === mistake ? { ...e, until } : e));
-      edit({ kind: 'attempt', id: attempt.id, changes: { errors }, patch: { errors } });
+      edit({ kind: 'attempt', id: attempt.id, changes: { errors } });
       return;
     }
     // taken off, the start is where the clip begins and the end where it ends
@@ -101,8 +102,7 @@ export const useInstants = (
     edit({
       kind: 'attempt',
       id: attempt.id,
-      changes: { [`${name}Frame`]: to },
-      patch: { [name]: to === null ? null : instantAt(table, to) },
+      changes: { [name]: to === null ? null : instantAt(table, to) },
     });
   };
   const toNext = (): void => {

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { useMeQuery } from '../library/index.js';
+import { useMeQuery } from '../server/index.js';
 import type { OwnKeys } from './ownKeys.js';
 import { useOwn } from './useOwn.js';
 

@@ -1,7 +1,8 @@
 import { angleClock, clockAgainst, frameStartS, type Envelope, type TimeTable } from '@odograph/core';
 import { useState } from 'react';
 import { align } from '../../workers/align.client.js';
-import { useEdit, useTables } from '../library/index.js';
+import { useTables } from '../library/index.js';
+import { useEdit } from '../replica/index.js';
 import type { Camera, OnBench } from './useBenchClips.js';
 
 /** How finding it from the sound went. */
@@ -31,7 +32,7 @@ export const useLineUp = (bench: OnBench, table: TimeTable | undefined, frame: (
   const askTables = useTables();
   const first = bench.cameras[0]!.angle.id === bench.angle.id ? undefined : bench.cameras[0]!;
   const set = (change: { readonly offsetMs: number; readonly rate?: number }): void =>
-    edit({ kind: 'angle', id: bench.angle.id, changes: change, patch: change });
+    edit({ kind: 'angle', id: bench.angle.id, changes: change });
 
   const nudge = (frames: number): void => {
     if (!first || !table) return;

@@ -1,7 +1,8 @@
 import type { DetailLoop } from '@odograph/core';
 import { useState } from 'react';
 import { v7 as newId } from 'uuid';
-import { useEdit, type ClipView } from '../library/index.js';
+import { type ClipView } from '../library/index.js';
+import { useEdit } from '../replica/index.js';
 import type { PlayerHandle } from '../player/index.js';
 import { instantAt } from './newClip.js';
 import type { KeyTable } from './usePictureKeys.js';
@@ -28,7 +29,7 @@ export const useLoops = (
   const inHand = all.find((l) => l.id === taken);
   const from = making && making.clipId === clip?.id ? making.from : null;
   const keep = (loops: readonly DetailLoop[]): void => {
-    if (clip) edit({ kind: 'clip', id: clip.id, changes: { loops }, patch: { loops } });
+    if (clip) edit({ kind: 'clip', id: clip.id, changes: { loops } });
   };
   const take = (loop: DetailLoop | undefined): void => {
     setTaken(loop?.id ?? null);

@@ -14,7 +14,9 @@ import {
 import { useMemo, useState } from 'react';
 import { useDispatch } from 'react-redux';
 import { v7 as newId } from 'uuid';
-import { editQueued, useEdit, useLibrary, useMeQuery } from '../library/index.js';
+import { useLibrary } from '../library/index.js';
+import { editQueued, useEdit } from '../replica/index.js';
+import { useMeQuery } from '../server/index.js';
 import type { PlayerHandle, Stretch } from '../player/index.js';
 import { instantAt } from './newClip.js';
 import type { OnBench } from './useBenchClips.js';
@@ -132,8 +134,7 @@ export const useMarks = (bench: OnBench, handle: PlayerHandle): Marks => {
     nudge: (by) => {
       if (!inHand || !table || inHand.moment.angleId !== angle.id) return undefined;
       const to = clamp(inHand.frame + by);
-      const patch = { at: instantAt(table, to), settled: true };
-      edit({ kind: 'moment', id: inHand.moment.id, changes: { atFrame: to }, patch });
+      edit({ kind: 'moment', id: inHand.moment.id, changes: { at: instantAt(table, to) } });
       return to;
     },
     forget: () => {

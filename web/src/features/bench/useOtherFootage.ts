@@ -1,7 +1,8 @@
 import type { FootageSpan } from '@odograph/core';
 import { useNavigate } from 'react-router';
 import { v7 as newId } from 'uuid';
-import { failureText, useNewAngleMutation } from '../library/index.js';
+import { failureText } from '../library/index.js';
+import { useNewAngleMutation } from '../server/index.js';
 import type { OnBench } from './useBenchClips.js';
 import type { Spans } from './useSpans.js';
 

@@ -1,6 +1,6 @@
 import type { Caption } from '@odograph/core';
 import type { Look, Prepared } from '@odograph/core/contract';
-import { useCaptionsQuery, useSoundQuery } from '../library/index.js';
+import { useCaptionsQuery, useSoundQuery } from '../server/index.js';
 import { useOwn } from './useOwn.js';
 
 /** What can lie behind the course, on its axis of time; one at a time. */

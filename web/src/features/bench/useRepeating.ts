@@ -1,6 +1,7 @@
 import { repeated, type Again } from '@odograph/core';
 import { v7 as newId } from 'uuid';
-import { useEdit, type ClipView } from '../library/index.js';
+import { type ClipView } from '../library/index.js';
+import { useEdit } from '../replica/index.js';
 import type { KeyTable } from './usePictureKeys.js';
 
 const KEYS: Readonly<Record<string, Again>> = { a: 'same', f: 'failed', y: 'other side', q: 'grips' };
@@ -14,7 +15,7 @@ export const useRepeating = (
   if (!selected || !before || selected.attempt.action !== null) return { keys: {} };
   const take = (how: Again): void => {
     const changes = repeated(before.attempt, how, newId);
-    edit({ kind: 'attempt', id: selected.attempt.id, changes, patch: changes });
+    edit({ kind: 'attempt', id: selected.attempt.id, changes });
   };
   return { keys: Object.fromEntries(Object.entries(KEYS).map(([key, how]) => [key, () => take(how)])) };
 };

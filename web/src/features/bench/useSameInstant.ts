@@ -1,6 +1,6 @@
 import { angleClock, clockOfPairs, frameStartS, type SamePair, type TimeTable } from '@odograph/core';
 import { useState } from 'react';
-import { useEdit } from '../library/index.js';
+import { useEdit } from '../replica/index.js';
 import type { OnBench } from './useBenchClips.js';
 
 /** Instants that were found on two cameras of a footage; kept while the bench changes between them. */
@@ -49,7 +49,7 @@ export const useSameInstant = (
       const change = clockOfPairs(angleClock(angle, file), all);
       setContrary(!change);
       keep({ ...here, instant: null, pairs: { ...here.pairs, [angle.id]: change ? all : [] } });
-      if (change) edit({ kind: 'angle', id: angle.id, changes: change, patch: change });
+      if (change) edit({ kind: 'angle', id: angle.id, changes: change });
     },
   };
 };

@@ -17,7 +17,7 @@ import {
 } from '@odograph/core';
 import type { Look } from '@odograph/core/contract';
 import { useMemo, useState } from 'react';
-import { useEdit } from '../library/index.js';
+import { useEdit } from '../replica/index.js';
 import type { Stretch } from '../player/index.js';
 import type { OnBench } from './useBenchClips.js';
 import { useOwn } from './useOwn.js';
@@ -107,8 +107,7 @@ export const useSpans = (
   const asked = isLooking ? open : [];
   const first = bench.cameras[0]!;
   const whole = filmedMs(first.angle, first.file);
-  const save = (spans: readonly FootageSpan[]): void =>
-    edit({ kind: 'footage', id: footage.id, changes: { spans }, patch: { spans } });
+  const save = (spans: readonly FootageSpan[]): void => edit({ kind: 'footage', id: footage.id, changes: { spans } });
   /** Takes the first that is asked about from an instant on, else the first of all; `but` is dealt with. */
   const takeNext = (atMs: number, but?: MsSpan): void => {
     const rest = open.filter((s) => !but || !isSameSpan(s, but));

@@ -3,7 +3,8 @@ import type { BinItem } from '@odograph/core/contract';
 import { useEffect } from 'react';
 import { useSelector } from 'react-redux';
 import { Action, Heading } from '../../design/index.js';
-import { failureText, selectPending, useEdit } from '../library/index.js';
+import { failureText } from '../library/index.js';
+import { selectPending, useEdit } from '../replica/index.js';
 import { useBinQuery } from './bin.api.js';
 import { BIN_TEXT as T, KIND_TEXT } from './bin.text.js';
 

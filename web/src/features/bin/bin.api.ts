@@ -1,5 +1,5 @@
 import type { BinItem, Binned, References } from '@odograph/core/contract';
-import { serverApi } from '../library/index.js';
+import { serverApi } from '../server/index.js';
 
 export const binApi = serverApi.injectEndpoints({
   overrideExisting: 'throw',

@@ -11,6 +11,7 @@ import {
   sayAttempt,
   type Attempt,
   type ClipColumn,
+  type MadeClip,
   type Mapping,
   type ReadClip,
   type TimeTable,
@@ -18,7 +19,8 @@ import {
 import { useEffect, useMemo, useState } from 'react';
 import { v7 as newId } from 'uuid';
 import { Action, Labelled, Picked, Sentence, Subheading } from '../../design/index.js';
-import { useEdit, useLibrary, useTables, useWords, type PendingEdit } from '../library/index.js';
+import { useLibrary, useTables, useWords } from '../library/index.js';
+import { useEdit } from '../replica/index.js';
 import { CLIPS_TEXT as T, COLUMN_TEXT, rowText } from './clips.text.js';
 
 type Makes = Extract<ReadClip, { does: 'makes' }>;
@@ -46,20 +48,11 @@ const attemptOf = (row: Makes, table: TimeTable): Attempt => {
   };
 };
 
-type Made = Extract<PendingEdit, { kind: 'new clips' }>['made'][number];
-const madeOf = (row: Makes, table: TimeTable): Made => {
+const madeOf = (row: Makes, table: TimeTable): MadeClip => {
   const attempt = attemptOf(row, table);
-  const { id, subject, state, action, intent, result, depth, finish, controls, reactions, reasons } = attempt;
-  const clipId = newId();
-  const { angleId, inFrame, outFrame, note } = row;
-  return {
-    attempt,
-    clip: { ...BARE_CLIP, id: clipId, version: 0, attemptId: id, angleId, in: attempt.start, out: attempt.end, note },
-    body: {
-      attempt: { id, subject, state, action, intent, result, depth, finish, controls, reactions, reasons },
-      clip: { id: clipId, angleId, inFrame, outFrame, note },
-    },
-  };
+  const { angleId, note } = row;
+  const [attemptId, inAt, out] = [attempt.id, attempt.start, attempt.end];
+  return { attempt, clip: { ...BARE_CLIP, id: newId(), version: 0, attemptId, angleId, in: inAt, out, note } };
 };
 
 const Row = ({ row, tables }: { readonly row: ReadClip; readonly tables: ReadonlyMap<string, TimeTable> }) => {

@@ -3,7 +3,8 @@ import { faultText } from '@odograph/core';
 import { useState } from 'react';
 import { v7 as newId } from 'uuid';
 import { Action, Picked } from '../../design/index.js';
-import { failureText, useMakeCutMutation, useUnderWayQuery } from '../library/index.js';
+import { failureText } from '../library/index.js';
+import { useMakeCutMutation, useUnderWayQuery } from '../server/index.js';
 import { CUTS_TEXT as T } from './cuts.text.js';
 
 /** Clips that go into one video at most; the server says the same. */

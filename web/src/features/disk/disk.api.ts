@@ -1,5 +1,5 @@
 import type { DiskUse } from '@odograph/core/contract';
-import { serverApi } from '../library/index.js';
+import { serverApi } from '../server/index.js';
 
 const diskApi = serverApi.injectEndpoints({
   overrideExisting: 'throw',

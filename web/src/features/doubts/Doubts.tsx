@@ -22,7 +22,8 @@ import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { v7 as newId } from 'uuid';
 import { Action, Heading, Sentence, Subheading, WordField, among, type Found } from '../../design/index.js';
-import { useClipViews, useEdit, useLibrary, useWords, type ClipView } from '../library/index.js';
+import { useClipViews, useLibrary, useWords, type ClipView } from '../library/index.js';
+import { useEdit } from '../replica/index.js';
 import { Still, useTimecode } from '../player/index.js';
 import { DOUBTS_TEXT as T, PART_TEXT } from './doubts.text.js';
 
@@ -116,7 +117,7 @@ const Group = ({ group }: { readonly group: DoubtGroup }): React.JSX.Element => 
       const attempt = attempts.find((a) => a.id === attemptId);
       if (!attempt) continue;
       const changes = settled(attempt, group.field, settling, newId);
-      edit({ kind: 'attempt', id: attemptId, changes, patch: changes });
+      edit({ kind: 'attempt', id: attemptId, changes });
     }
     const word = settling && isCalled ? wordOf(settling, words) : null;
     if (word) edit({ kind: 'aliases', lines: [{ ...word, aliasId: newId(), changeId: newId(), alias: group.text }] });

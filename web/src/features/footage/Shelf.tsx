@@ -16,7 +16,9 @@ import { Plus } from 'lucide-react';
 import { useMemo, useRef, useState, type DragEvent } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { Action, Heading, ProfileMark, Subheading } from '../../design/index.js';
-import { useClipViews, useEdit, useLibrary, useMayWrite, useMeQuery, useWords } from '../library/index.js';
+import { useClipViews, useLibrary, useMayWrite, useWords } from '../library/index.js';
+import { useEdit } from '../replica/index.js';
+import { useMeQuery } from '../server/index.js';
 import { ToBin } from '../bin/index.js';
 import { Still } from '../player/index.js';
 import { DemoCorner } from '../standIns/index.js';
@@ -281,7 +283,6 @@ export const Shelf = (): React.JSX.Element => {
                       kind: 'footage',
                       id: footage.id,
                       changes: { ...fields, athleteA, athleteB },
-                      patch: { ...fields, athleteA: athleteA.id, athleteB: athleteB.id },
                     });
                     setEditing(null);
                   }}

@@ -2,7 +2,8 @@ import { Box, Flex } from '@chakra-ui/react';
 import type { MediaFile } from '@odograph/core';
 import { v7 as newId } from 'uuid';
 import { Picked } from '../../design/index.js';
-import { failureText, useChooseTrackMutation } from '../library/index.js';
+import { failureText } from '../library/index.js';
+import { useChooseTrackMutation } from '../server/index.js';
 import { FOOTAGE_TEXT as T } from './footage.text.js';
 
 /** Which sound track of a file is heard, where it has several; for whoever may, a choice. */

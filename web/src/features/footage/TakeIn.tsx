@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { v7 as newId } from 'uuid';
-import { failureText, useLibrary, useNewFootageMutation } from '../library/index.js';
+import { failureText, useLibrary } from '../library/index.js';
+import { useNewFootageMutation } from '../server/index.js';
 import { FOOTAGE_TEXT as T } from './footage.text.js';
 import { athleteRef, fieldsOf, sheetForFile, type Sheet } from './sheet.js';
 import { SheetForm } from './SheetForm.js';

@@ -1,11 +1,10 @@
 import { Box, Flex } from '@chakra-ui/react';
+import { fieldsSent, withoutFields } from '@odograph/core';
 import { useState } from 'react';
 import { useDispatch, useSelector } from 'react-redux';
 import { v7 as newId } from 'uuid';
 import { Action, Choice } from '../../design/index.js';
-import { withoutFields } from './edits.js';
-import { editQueued, refusalSeen, type RefusedEdit } from './edits.slice.js';
-import { selectRefused } from './library.selectors.js';
+import { editQueued, refusalSettled, selectRefused, type RefusedEdit } from '../replica/index.js';
 import { fieldName, refusalText } from './refusal.text.js';
 import { useWords } from './useLibrary.js';
 import { valueText } from './valueText.js';
@@ -25,7 +24,7 @@ const FieldByField = ({ refused }: { readonly refused: RefusedEdit }): React.JSX
   const settle = (): void => {
     const theirs = new Set(fields.map((f) => f.field).filter((f) => !mine.has(f)));
     const left = withoutFields(refused.edit, theirs);
-    dispatch(refusalSeen());
+    dispatch(refusalSettled(refused.edit.editId));
     if (left) dispatch(editQueued({ ...left, editId: newId() }));
   };
   return (
@@ -62,9 +61,9 @@ const Plain = ({ refused }: { readonly refused: RefusedEdit }): React.JSX.Elemen
   const isStale = refused.why.code === 'stale';
   // what the server failed at may succeed another time, and what was said is not to be typed once more
   const isFailed = refused.why.code === 'internal';
-  const said = 'changes' in refused.edit ? Object.entries(refused.edit.changes) : [];
+  const said = Object.entries(fieldsSent(refused.edit));
   const again = (): void => {
-    dispatch(refusalSeen());
+    dispatch(refusalSettled(refused.edit.editId));
     dispatch(editQueued({ ...refused.edit, editId: newId() }));
   };
   return (
@@ -81,14 +80,17 @@ const Plain = ({ refused }: { readonly refused: RefusedEdit }): React.JSX.Elemen
       </Box>
       {isStale && <Action onClick={again}>Do it all the same</Action>}
       {isFailed && <Action onClick={again}>Try once more</Action>}
-      <Action onClick={() => dispatch(refusalSeen())}>{isStale ? 'Keep theirs' : 'Understood'}</Action>
+      <Action onClick={() => dispatch(refusalSettled(refused.edit.editId))}>
+        {isStale ? 'Keep theirs' : 'Understood'}
+      </Action>
     </>
   );
 };
 
-/** An edit that was not taken. */
+/** The edits that were not taken, one after the other: each waits until it is decided. */
 export const Refusal = (): React.JSX.Element | null => {
-  const refused = useSelector(selectRefused);
+  const all = useSelector(selectRefused);
+  const [refused] = all;
   if (!refused) return null;
   return (
     <Box
@@ -102,10 +104,11 @@ export const Refusal = (): React.JSX.Element | null => {
       paddingInline="4"
       paddingBlock="2"
     >
+      {all.length > 1 && <Box flexShrink="0" color="inkSoft" data-testid="refusals">{`1 of ${all.length}`}</Box>}
       {differing(refused).length ? (
         <FieldByField key={refused.edit.editId} refused={refused} />
       ) : (
-        <Plain refused={refused} />
+        <Plain key={refused.edit.editId} refused={refused} />
       )}
     </Box>
   );

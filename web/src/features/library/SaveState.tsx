@@ -1,13 +1,14 @@
 import { Box } from '@chakra-ui/react';
 import { useSelector } from 'react-redux';
 import { Link, useLocation } from 'react-router';
-import { selectPending, selectStatus } from './library.selectors.js';
+import { selectKeptIn, selectPending, selectStatus } from '../replica/index.js';
 
 /** Says whether the server has everything. */
 export const SaveState = (): React.JSX.Element => {
   const pending = useSelector(selectPending).length;
   const status = useSelector(selectStatus);
   const { pathname, search } = useLocation();
+  const keptIn = useSelector(selectKeptIn);
   const isOut = pending > 0 && status === 'signed-out';
   const text =
     pending === 0
@@ -17,6 +18,10 @@ export const SaveState = (): React.JSX.Element => {
         : isOut
           ? `Not saved yet (${pending}), kept here: you are signed out. `
           : 'Saving …';
+  const onlyHere =
+    pending > 0 && keptIn !== 'browser'
+      ? ` ${keptIn === 'window, browser full' ? 'This browser is full' : 'This browser keeps nothing'}: don’t close this window.`
+      : '';
   return (
     <Box
       role="status"
@@ -27,6 +32,7 @@ export const SaveState = (): React.JSX.Element => {
       color={pending === 0 ? 'inkSoft' : 'ink'}
     >
       {text}
+      {onlyHere}
       {isOut && (
         <Link
           to={`/sign-in?next=${encodeURIComponent(pathname + search)}`}

@@ -4,19 +4,20 @@ import { useMemo } from 'react';
 import type { MemberRole } from '@odograph/core/contract';
 import { useSelector } from 'react-redux';
 import { clipViews, type ClipView } from './clipViews.js';
-import { useMeQuery } from './library.api.js';
-import { selectLibrary, selectWords, type LibraryState } from './library.selectors.js';
+import type { ReplicaState } from '../replica/index.js';
+import { useMeQuery } from '../server/index.js';
+import { selectLibrary, selectWords } from './library.selectors.js';
 
 /** Made of the rows that clips are made of, and of no others: a mark that is dropped makes no clip anew. */
 const selectClipViews = createSelector(
   [
-    (state: LibraryState) => selectLibrary(state).clips,
-    (state: LibraryState) => selectLibrary(state).attempts,
-    (state: LibraryState) => selectLibrary(state).footage,
-    (state: LibraryState) => selectLibrary(state).angles,
-    (state: LibraryState) => selectLibrary(state).files,
-    (state: LibraryState) => selectLibrary(state).persons,
-    (state: LibraryState) => selectWords(state),
+    (state: ReplicaState) => selectLibrary(state).clips,
+    (state: ReplicaState) => selectLibrary(state).attempts,
+    (state: ReplicaState) => selectLibrary(state).footage,
+    (state: ReplicaState) => selectLibrary(state).angles,
+    (state: ReplicaState) => selectLibrary(state).files,
+    (state: ReplicaState) => selectLibrary(state).persons,
+    (state: ReplicaState) => selectWords(state),
   ],
   (clips, attempts, footage, angles, files, persons, words) =>
     clipViews({ clips, attempts, footage, angles, files, persons }, words),
@@ -24,7 +25,7 @@ const selectClipViews = createSelector(
 
 export const useLibrary = (): Library => useSelector(selectLibrary);
 export const useWords = (footageId?: string): Words =>
-  useSelector((state: LibraryState) => selectWords(state, footageId));
+  useSelector((state: ReplicaState) => selectWords(state, footageId));
 export const useClipViews = (): readonly ClipView[] => useSelector(selectClipViews);
 
 /** The clips of some attempts, the first attempt's first; only these are made ready. */

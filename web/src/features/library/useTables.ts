@@ -1,7 +1,7 @@
 import type { TimeTable } from '@odograph/core';
 import { useCallback } from 'react';
 import { useDispatch } from 'react-redux';
-import { libraryApi } from './library.api.js';
+import { libraryApi } from '../server/index.js';
 import { useLibrary } from './useLibrary.js';
 
 /** Gives the presentation times of all files of the given angles, asked for where they are not here yet. */

@@ -5,7 +5,8 @@ import { buildHeights, buildLines, loggedOf, shippedWords, type PlaceId } from '
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { Provider } from 'react-redux';
 import { attemptWith, libraryWith } from '../../../test/library.js';
-import { editsSlice, serverApi } from '../library/index.js';
+import { queueSlice } from '../replica/index.js';
+import { serverApi } from '../server/index.js';
 import { MapPlot } from './MapPlot.js';
 
 const library = libraryWith([
@@ -34,7 +35,7 @@ const places = [...new Set(lines.flatMap((l) => [l.from, l.to]))];
 
 const show = (place?: PlaceId) => {
   const store = configureStore({
-    reducer: { server: serverApi.reducer, edits: editsSlice.reducer },
+    reducer: { server: serverApi.reducer, edits: queueSlice.reducer },
     middleware: (all) => all().concat(serverApi.middleware),
   });
   const on = {

@@ -1,9 +1,10 @@
 import { createListenerMiddleware } from '@reduxjs/toolkit';
 import { showMap } from '../../workers/map.client.js';
-import { selectReader, selectServerLibrary, type LibraryState } from '../library/index.js';
+import { type ReplicaState } from '../replica/index.js';
+import { selectReader, selectServerLibrary } from '../server/index.js';
 import { pictureArrived, pictureFailed, type mapSlice } from './map.slice.js';
 
-export type MapState = LibraryState & { readonly map: ReturnType<typeof mapSlice.reducer> };
+export type MapState = ReplicaState & { readonly map: ReturnType<typeof mapSlice.reducer> };
 
 /** After so many milliseconds a map that could not be had is asked for again. */
 const RETRY_MS = 3000;

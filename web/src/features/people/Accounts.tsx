@@ -5,7 +5,8 @@ import { useNavigate } from 'react-router';
 import { v7 as newId } from 'uuid';
 import { Action, Labelled, Picked, Ruled, Subheading } from '../../design/index.js';
 import { useLeaveMutation } from '../accounts/index.js';
-import { failureText, useMeQuery } from '../library/index.js';
+import { failureText } from '../library/index.js';
+import { useMeQuery } from '../server/index.js';
 import { PEOPLE_TEXT as T, ROLE_TEXT } from './people.text.js';
 import {
   useChangeRoleMutation,

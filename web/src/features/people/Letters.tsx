@@ -1,7 +1,8 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { Letter } from '@odograph/core/contract';
 import { Heading, Mono } from '../../design/index.js';
-import { failureText, useMeQuery } from '../library/index.js';
+import { failureText } from '../library/index.js';
+import { useMeQuery } from '../server/index.js';
 import { LETTER_TEXT, LETTER_WHY_TEXT, PEOPLE_TEXT as T } from './people.text.js';
 import { useLettersQuery } from './people.api.js';
 

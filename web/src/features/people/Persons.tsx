@@ -3,7 +3,8 @@ import type { Audience, Person } from '@odograph/core';
 import { useState, type FormEvent } from 'react';
 import { v7 as newId } from 'uuid';
 import { Action, Choice, Labelled, Picked, Ruled, Subheading, FormActions } from '../../design/index.js';
-import { useEdit, useLibrary } from '../library/index.js';
+import { useLibrary } from '../library/index.js';
+import { useEdit } from '../replica/index.js';
 import { AUDIENCE_TEXT, PEOPLE_TEXT as T } from './people.text.js';
 import { usePeopleQuery } from './people.api.js';
 
@@ -194,7 +195,7 @@ export const Persons = (): React.JSX.Element => {
                     const changes = Object.fromEntries(
                       Object.entries(next).filter(([field, value]) => value !== fields[field as keyof Fields]),
                     ) as Partial<Fields>;
-                    if (Object.keys(changes).length) edit({ kind: 'person', id, changes, patch: changes });
+                    if (Object.keys(changes).length) edit({ kind: 'person', id, changes });
                     close();
                   }}
                   {...(pieces === 0

@@ -1,5 +1,5 @@
 import type { Letter, NewInvitation, People, RoleChange, SessionLook } from '@odograph/core/contract';
-import { serverApi } from '../library/index.js';
+import { serverApi } from '../server/index.js';
 
 /** Members, invitations, letters and sessions: they belong to accounts, not to the library, and are asked for when they are looked at. */
 export const peopleApi = serverApi.injectEndpoints({

@@ -10,7 +10,7 @@ const table = timeTable(
   25,
 );
 let hasProxy = false;
-jest.mock('../library/index.js', () => ({
+jest.mock('../server/index.js', () => ({
   usePrepareFileMutation: () => [() => Promise.resolve()],
   usePreparedQuery: () => ({ data: { proxy: hasProxy, readyFrames: 0, isThinned: false, fault: null } }),
   useTimesQuery: () => ({ data: table }),

@@ -1,6 +1,6 @@
 import { frameCount, timecode, type Fault, type MediaFile, type TimeTable } from '@odograph/core';
 import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
-import { usePrepareFileMutation, usePreparedQuery, useTimesQuery } from '../library/index.js';
+import { usePrepareFileMutation, usePreparedQuery, useTimesQuery } from '../server/index.js';
 import { useKeptMedium } from './useKeptMedium.js';
 import { FramePlayer, NO_SCREEN, type PlayerState, type Stretch } from './FramePlayer.js';
 

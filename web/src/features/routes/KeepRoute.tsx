@@ -3,7 +3,7 @@ import { useState, type FormEvent } from 'react';
 import { useNavigate } from 'react-router';
 import type { MapRoute } from '../../workers/map.protocol.js';
 import { Action, Labelled, Ruled } from '../../design/index.js';
-import { useEdit } from '../library/index.js';
+import { useEdit } from '../replica/index.js';
 import { keptOf } from './keptRoute.js';
 import { ROUTES_TEXT as T } from './routes.text.js';
 

@@ -15,7 +15,8 @@ import {
   useSize,
 } from '../../design/index.js';
 import { ToBin } from '../bin/index.js';
-import { useClipViews, useEdit, useMayWrite, useWords, type ClipView } from '../library/index.js';
+import { useClipViews, useMayWrite, useWords, type ClipView } from '../library/index.js';
+import { useEdit } from '../replica/index.js';
 import { Still } from '../player/index.js';
 import { clipsBehind } from '../map/index.js';
 import { clipOfShown } from './clipOfShown.js';
@@ -145,7 +146,7 @@ export const KeptRoute = (): React.JSX.Element => {
     );
   const changeStep = (id: string, change: Partial<RouteStep>): void => {
     const steps = route.steps.map((s) => (s.id === id ? { ...s, ...change } : s));
-    edit({ kind: 'route', id: route.id, changes: { steps }, patch: { steps } });
+    edit({ kind: 'route', id: route.id, changes: { steps } });
   };
   const last = route.steps.at(-1);
   return (
@@ -173,7 +174,7 @@ export const KeptRoute = (): React.JSX.Element => {
               onBlur={(event) => {
                 const name = event.currentTarget.value.trim();
                 if (!name) event.currentTarget.value = route.name;
-                else if (name !== route.name) edit({ kind: 'route', id: route.id, changes: { name }, patch: { name } });
+                else if (name !== route.name) edit({ kind: 'route', id: route.id, changes: { name } });
               }}
             />
           ) : (

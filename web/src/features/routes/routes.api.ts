@@ -1,6 +1,6 @@
 import { mapWorker } from '../../workers/map.client.js';
 import type { MapRoute, RouteQuestion } from '../../workers/map.protocol.js';
-import { serverApi } from '../library/index.js';
+import { serverApi } from '../server/index.js';
 
 /** Routes as the map's worker finds them; `revision` says of which map. */
 export const routesApi = serverApi.injectEndpoints({

@@ -3,7 +3,8 @@ import { namedIn, readWords, type OwnAlias, type WordLine, type Words } from '@o
 import { useState } from 'react';
 import { v7 as newId } from 'uuid';
 import { Action } from '../../design/index.js';
-import { useEdit, useLibrary } from '../library/index.js';
+import { useLibrary } from '../library/index.js';
+import { useEdit } from '../replica/index.js';
 import { EVERYBODY, draftOf, wordEditOf } from './draft.js';
 import { KIND_ONE, LINE_WHY, WORDS_TEXT as T } from './words.text.js';
 

@@ -14,7 +14,9 @@ import {
 import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { Action, Choice, Heading, PickFile, Ruled, saveText } from '../../design/index.js';
-import { useEdit, useLibrary, useMayWrite, useMeQuery } from '../library/index.js';
+import { useLibrary, useMayWrite } from '../library/index.js';
+import { useEdit } from '../replica/index.js';
+import { useMeQuery } from '../server/index.js';
 import { EVERYBODY, draftOf, shippedName, wordEditOf, type Draft } from './draft.js';
 import { ReadWords } from './ReadWords.js';
 import { WordForm } from './WordForm.js';

@@ -1,6 +1,7 @@
 import {
   SHIPPED_WORDS,
   type Definition,
+  type Doing,
   type OwnAlias,
   type Scope,
   type WordChange,
@@ -8,7 +9,6 @@ import {
   type Words,
 } from '@odograph/core';
 import { v7 as newId } from 'uuid';
-import type { PendingEdit } from '../library/index.js';
 
 /** A word as it is being changed. */
 export type Draft = {
@@ -40,14 +40,14 @@ export const shippedName = (kind: WordKind, key: string): string | undefined =>
 export const wordEditOf = (
   { kind, key, name: said, aliases, hidden, definition, scope }: Draft,
   before: WordChange | undefined,
-): Omit<Extract<PendingEdit, { kind: 'word' }>, 'editId'> => {
+): Extract<Doing, { kind: 'word' }> => {
   const id = before?.id ?? newId();
   const name = said === shippedName(kind, key) ? null : said;
   return {
     kind: 'word',
-    body: { id, kind, key, name, hidden, aliases, definition, scope },
     change: {
-      ...{ id, version: before?.version ?? 0, kind, key, aliases },
+      ...{ id, version: before?.version ?? 0, kind, key },
+      ...(aliases.length ? { aliases } : {}),
       ...(name === null ? {} : { name }),
       ...(hidden ? { hidden } : {}),
       ...(definition ? { definition } : {}),

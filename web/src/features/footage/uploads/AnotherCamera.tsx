@@ -1,7 +1,8 @@
 import { useNavigate } from 'react-router';
 import { v7 as newId } from 'uuid';
 import { Picked } from '../../../design/index.js';
-import { failureText, useLibrary, useNewAngleMutation } from '../../library/index.js';
+import { failureText, useLibrary } from '../../library/index.js';
+import { useNewAngleMutation } from '../../server/index.js';
 import { FOOTAGE_TEXT as T } from '../footage.text.js';
 
 /** A file that shows what another camera has filmed too: it becomes an angle of that footage, to be lined up on the bench. */

@@ -1,6 +1,7 @@
 import { useEffect, useSyncExternalStore } from 'react';
 import type { UnderWay } from '@odograph/core/contract';
-import { useMayWrite, useUnderWayQuery } from '../../library/index.js';
+import { useMayWrite } from '../../library/index.js';
+import { useUnderWayQuery } from '../../server/index.js';
 import { comingIn, type Coming } from './coming.js';
 import { sender } from './sending.js';
 

@@ -1,26 +1,10 @@
-import type { Library } from '@odograph/core';
+import { upsert, type Library } from '@odograph/core';
 import type { Changed } from '@odograph/core/contract';
 
 /** The library, and which version of the server's it is; that of rows merged in singly is not followed. */
 export type VersionedLibrary = Library & { readonly version?: number };
 
 type Kept = { readonly id: string };
-
-/** Rows with others laid over them by id, in the order of their ids. */
-export const upsert = <T extends Kept>(rows: readonly T[], changed: readonly T[]): readonly T[] => {
-  if (!changed.length) return rows;
-  if (changed.length <= FEW) return changed.reduce(withRow, rows);
-  const byId = new Map(rows.map((row) => [row.id, row]));
-  for (const row of changed) byId.set(row.id, row);
-  return [...byId.values()].sort((a, b) => (a.id < b.id ? -1 : 1));
-};
-
-/** So many rows are each put where they belong; more are sorted together. */
-const FEW = 4;
-const withRow = <T extends Kept>(rows: readonly T[], row: T): readonly T[] => {
-  const at = rows.findIndex(({ id }) => id >= row.id);
-  return at === -1 ? [...rows, row] : rows.toSpliced(at, rows[at]!.id === row.id ? 1 : 0, row);
-};
 
 const without = <T extends Kept>(rows: readonly T[], gone: ReadonlySet<string>): readonly T[] =>
   gone.size > 0 && rows.some((row) => gone.has(row.id)) ? rows.filter((row) => !gone.has(row.id)) : rows;

@@ -1,5 +1,5 @@
 import { original } from '@reduxjs/toolkit';
-import { unpackTimes, type Attempt, type Library, type TimeTable } from '@odograph/core';
+import { unpackTimes, type Attempt, type EditRequest, type Library, type TimeTable } from '@odograph/core';
 import type {
   Captions,
   Changed,
@@ -18,12 +18,6 @@ import type {
 } from '@odograph/core/contract';
 import { serverApi } from './server.api.js';
 import { mergeChanged, type VersionedLibrary } from './merge.js';
-
-export type SendRequest = {
-  readonly url: string;
-  readonly method: 'POST' | 'PUT' | 'PATCH' | 'DELETE';
-  readonly body: unknown;
-};
 
 /** Attempts by id, each once: two clips of different parts may look at the same one. */
 const inOrder = (attempts: readonly Attempt[]): readonly Attempt[] =>
@@ -142,7 +136,7 @@ export const libraryApi = serverApi.injectEndpoints({
       onQueryStarted: layIn,
     }),
     /** Any edit: what it touched is laid into the library that is here. */
-    send: build.mutation<Changed, SendRequest>({
+    send: build.mutation<Changed, EditRequest>({
       query: (request) => ({ ...request }),
       onQueryStarted: layIn,
     }),

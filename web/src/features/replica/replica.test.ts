@@ -1,27 +1,23 @@
-import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals';
-import { configureStore } from '@reduxjs/toolkit';
-import type { Attempt, Library } from '@odograph/core';
+import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
+import type { Attempt, Library, LibraryEdit } from '@odograph/core';
+import { Browser, type Window } from '../../../test/browser.js';
 import { attemptWith, clipOn, libraryWith } from '../../../test/library.js';
-import { editsListener } from './edits.listener.js';
-import { requestOf, withPending, withoutFields, type PendingEdit } from './edits.js';
-import { editQueued, editsSlice } from './edits.slice.js';
-import { libraryApi } from './library.api.js';
-import { selectLibrary, selectRefused, selectStatus } from './library.selectors.js';
-import { mergeChanged } from './merge.js';
+import { selectLibrary } from '../library/index.js';
+import { libraryApi, mergeChanged } from '../server/index.js';
 import { besideOwn } from './news.js';
-import { serverApi } from './server.api.js';
+import { editQueued, refusalSettled } from './queue.slice.js';
+import { selectPending, selectRefused, selectStatus } from './selectors.js';
 
 const library: Library = {
   ...libraryWith([attemptWith('1'), attemptWith('2')]),
   clips: [clipOn(attemptWith('1'), 'c1'), clipOn(attemptWith('1'), 'c2'), clipOn(attemptWith('2'), 'c3')],
 };
 const attempt = attemptWith;
-const say = (editId: string, changes: { action?: string; depth?: number }, id = '1'): PendingEdit => ({
+const say = (editId: string, changes: { action?: string; depth?: number }, id = '1'): LibraryEdit => ({
   kind: 'attempt',
   editId,
   id,
   changes,
-  patch: changes,
 });
 
 describe('what others changed', () => {
@@ -51,87 +47,6 @@ describe('what others changed', () => {
   });
 });
 
-describe('edits that are not saved yet', () => {
-  test('when they are laid over the library, the person should see them in their order', () => {
-    const seen = withPending(library, [
-      say('e1', { action: 'armlock' }),
-      say('e2', { action: 'triangle' }),
-      { kind: 'remove', what: 'clip', editId: 'e3', id: 'c3' },
-    ]);
-    expect(seen.attempts).toEqual([expect.objectContaining({ id: '1', action: 'triangle' })]);
-    expect(seen.clips.map((c) => c.id)).toEqual(['c1', 'c2']);
-    expect(library.attempts[0]!.action).toBeNull();
-  });
-
-  test('when one clip of two over an attempt goes, the attempt should stay', () => {
-    expect(withPending(library, [{ kind: 'remove', what: 'clip', editId: 'e', id: 'c1' }]).attempts).toHaveLength(2);
-  });
-
-  test('when an edit becomes a request, it should carry the version that the server gave last; none when the record is gone', () => {
-    expect(
-      requestOf(say('e', { action: 'armlock' }), { ...library, attempts: [attempt('1', { version: 7 })] }),
-    ).toEqual({
-      url: 'attempts/1',
-      method: 'PATCH',
-      body: { editId: 'e', baseVersion: 7, changes: { action: 'armlock' } },
-    });
-    expect(requestOf(say('e', { action: 'armlock' }, 'gone'), library)).toBeUndefined();
-  });
-
-  test('when the answer of the server is merged, rows should be replaced, added and removed by id', () => {
-    const merged = mergeChanged(library, { attempts: [attempt('2', { version: 2 }), attempt('0')], removed: ['c2'] });
-    expect(merged.attempts.map((a) => [a.id, a.version])).toEqual([
-      ['0', 1],
-      ['1', 1],
-      ['2', 2],
-    ]);
-    expect(merged.clips.map((c) => c.id)).toEqual(['c1', 'c3']);
-    expect(merged.persons).toBe(library.persons);
-  });
-});
-
-describe('edits of every kind', () => {
-  const route = { id: 'r', version: 1, name: 'r', steps: [] };
-  const whole: Library = { ...library, routes: [route] };
-  test('when footage goes, its clips and attempts should go from view with it', () => {
-    const seen = withPending(whole, [{ kind: 'remove', what: 'footage', editId: 'e', id: 'footage' }]);
-    expect([seen.footage, seen.angles, seen.attempts, seen.clips]).toEqual([[], [], [], []]);
-    expect(seen.persons).toEqual(library.persons);
-  });
-
-  test('when records are made, changed or removed, the view and the request should follow', () => {
-    const edits: readonly (readonly [PendingEdit, string, string])[] = [
-      [{ kind: 'new route', editId: 'e', route: { ...route, id: 'r2' } }, 'POST', 'routes'],
-      [{ kind: 'route', editId: 'e', id: 'r', changes: { name: 'x' }, patch: { name: 'x' } }, 'PATCH', 'routes/r'],
-      [{ kind: 'remove', what: 'route', editId: 'e', id: 'r' }, 'DELETE', 'routes/r'],
-      [{ kind: 'new person', editId: 'e', person: library.persons[0]! }, 'POST', 'persons'],
-      [{ kind: 'remove', what: 'person', editId: 'e', id: 'orla' }, 'DELETE', 'persons/orla'],
-      [{ kind: 'restore', what: 'clip', editId: 'e', id: 'c' }, 'POST', 'bin/restore'],
-      [{ kind: 'aliases', editId: 'e', lines: [] }, 'POST', 'words/aliases'],
-      [{ kind: 'undo', editId: 'e' }, 'POST', 'undo'],
-    ];
-    for (const [edit, method, url] of edits) expect(requestOf(edit, whole)).toMatchObject({ method, url });
-    const routesAfter = edits.slice(0, 3).map(([edit]) => withPending(whole, [edit]).routes.map((r) => r.name));
-    expect(routesAfter).toEqual([['r', 'r'], ['x'], []]);
-  });
-
-  test('when some fields are left to the other, only the rest should go out; nothing where none is left', () => {
-    const edit: PendingEdit = {
-      kind: 'attempt',
-      editId: 'e',
-      id: '1',
-      changes: { action: 'armlock', startFrame: 3 },
-      patch: { action: 'armlock', start: { frame: 3, pts: 3 } },
-    };
-    expect(withoutFields(edit, new Set(['startFrame']))).toMatchObject({
-      changes: { action: 'armlock' },
-      patch: { action: 'armlock' },
-    });
-    expect(withoutFields(edit, new Set(['startFrame']))).not.toHaveProperty('patch.start');
-    expect(withoutFields(edit, new Set(['startFrame', 'action']))).toBeNull();
-  });
-});
-
 describe('sending edits', () => {
   type Call = {
     method: string;
@@ -149,12 +64,8 @@ describe('sending edits', () => {
     now = mergeChanged(now, { attempts: [{ ...before, ...body.changes, version: before.version + 1 }] });
     return json({ attempts: [now.attempts.find((a) => a.id === id)], removed: [] });
   };
-  const makeStore = () =>
-    configureStore({
-      reducer: { server: serverApi.reducer, edits: editsSlice.reducer },
-      middleware: (all) => all().prepend(editsListener.middleware).concat(serverApi.middleware),
-    });
-  let store: ReturnType<typeof makeStore>;
+  let browser: Browser;
+  let store: Window;
   const realFetch = globalThis.fetch;
   beforeEach(async () => {
     calls = [];
@@ -170,11 +81,12 @@ describe('sending edits', () => {
       calls.push(call);
       return (answers.shift() ?? kept)(call);
     };
-    store = makeStore();
+    browser = new Browser();
+    store = await browser.open();
     await store.dispatch(libraryApi.endpoints.library.initiate());
   });
   afterEach(() => {
-    jest.useRealTimers();
+    store.close();
     globalThis.fetch = realFetch;
   });
   const until = async (holds: () => boolean): Promise<void> => {
@@ -199,6 +111,7 @@ describe('sending edits', () => {
   });
 
   test('when the server cannot be reached, the edit should stay in view, be called unsaved, and go out later under the same id', async () => {
+    browser.waitMs = 100;
     answers = [() => Promise.reject(new TypeError('network')), () => json({}, 503)];
     store.dispatch(editQueued(say('e1', { action: 'armlock' })));
     await until(() => selectStatus(store.getState()) === 'unreachable');
@@ -216,10 +129,9 @@ describe('sending edits', () => {
     store.dispatch(editQueued(say('e2', { depth: 3 })));
     await until(isIdle);
     expect(calls.map((c) => c.body.editId)).toEqual(['e1', 'e1', 'e1', 'e2']);
-    expect(selectRefused(store.getState())).toMatchObject({
-      edit: { editId: 'e1', changes: { action: 'armlock' } },
-      why: { code: 'internal' },
-    });
+    expect(selectRefused(store.getState())).toMatchObject([
+      { edit: { editId: 'e1', changes: { action: 'armlock' } }, why: { code: 'internal' } },
+    ]);
     expect(selectLibrary(store.getState()).attempts[0]).toMatchObject({ action: null, depth: 3 });
   }, 15_000);
 
@@ -240,7 +152,7 @@ describe('sending edits', () => {
     store.dispatch(editQueued(say('e1', { action: 'armlock' })));
     await until(isIdle);
     expect(actionOf()).toBe('rear-choke');
-    expect(selectRefused(store.getState())).toMatchObject({ edit: { editId: 'e1' }, why: { code: 'stale' } });
+    expect(selectRefused(store.getState())).toMatchObject([{ edit: { editId: 'e1' }, why: { code: 'stale' } }]);
     store.dispatch(editQueued(say('e2', { action: 'armlock' })));
     await until(isIdle);
     expect(calls.at(-1)!.body.baseVersion).toBe(5);
@@ -255,5 +167,64 @@ describe('sending edits', () => {
     await store.dispatch(libraryApi.endpoints.library.initiate(undefined, { forceRefetch: true }));
     await until(isIdle);
     expect(actionOf()).toBe('armlock');
+  });
+
+  const refused = (): Response => json({ code: 'invalid', facts: { field: 'depth', reason: 'x' }, message: 'x' }, 400);
+  test('when two are refused in a row, both should wait until they are decided, after a reload too', async () => {
+    answers = [refused, refused];
+    store.dispatch(editQueued(say('e1', { depth: 9 })));
+    store.dispatch(editQueued(say('e2', { depth: 8 })));
+    await until(() => selectRefused(store.getState()).length === 2);
+    store.close();
+    store = await browser.open();
+    await until(() => selectRefused(store.getState()).length === 2);
+    expect(selectRefused(store.getState()).map((r) => r.edit.editId)).toEqual(['e1', 'e2']);
+    store.dispatch(refusalSettled('e1'));
+    expect(selectRefused(store.getState()).map((r) => r.edit.editId)).toEqual(['e2']);
+    await until(() => browser.kept.length === 1);
+  });
+
+  test('when the store of the browser gives way, sending should go on by itself', async () => {
+    browser.faults = 2;
+    store.dispatch(editQueued(say('e1', { action: 'armlock' })));
+    await until(isIdle);
+    expect(calls.map((c) => c.body.editId)).toEqual(['e1']);
+  });
+
+  test('when an edit cannot even be put into a request, it should be set aside, and those behind it go on', async () => {
+    store.dispatch(editQueued({ kind: 'attempt', editId: 'e1', id: '1', changes: null as never }));
+    store.dispatch(editQueued(say('e2', { depth: 3 })));
+    await until(isIdle);
+    expect(selectRefused(store.getState())).toMatchObject([{ edit: { editId: 'e1' }, why: { code: 'internal' } }]);
+    expect(calls.map((c) => c.body.editId)).toEqual(['e2']);
+  });
+
+  test('when two windows work, each should see what the other does, one send at a time, and neither come too late for the other', async () => {
+    const other = await browser.open();
+    await other.dispatch(libraryApi.endpoints.library.initiate());
+    store.dispatch(editQueued(say('e1', { action: 'armlock' })));
+    await until(() => selectLibrary(other.getState()).attempts[0]!.action === 'armlock');
+    other.dispatch(editQueued(say('e2', { action: 'triangle' })));
+    store.dispatch(editQueued(say('e3', { depth: 2 })));
+    await until(() => browser.kept.length === 0);
+    const all = [store, other];
+    await until(() => all.every((w) => selectPending(w.getState()).length === 0));
+    expect(calls.map((c) => c.body.baseVersion)).toEqual([1, 2, 3]);
+    for (const window of all)
+      expect(selectLibrary(window.getState()).attempts[0]).toMatchObject({ action: 'triangle', depth: 2, version: 4 });
+    other.close();
+  });
+
+  test('when a window is gone before it has sent what was done in it, another that shows it should send it', async () => {
+    const other = await browser.open();
+    await other.dispatch(libraryApi.endpoints.library.initiate());
+    answers = Array.from({ length: 50 }, () => () => Promise.reject(new TypeError('network')));
+    store.dispatch(editQueued(say('e1', { action: 'armlock' })));
+    await until(() => selectPending(other.getState()).length === 1 && selectStatus(other.getState()) === 'unreachable');
+    store.close();
+    answers = [];
+    await until(() => browser.kept.length === 0 && selectPending(other.getState()).length === 0);
+    expect(selectLibrary(other.getState()).attempts[0]).toMatchObject({ action: 'armlock', version: 2 });
+    other.close();
   });
 });

@@ -1,12 +1,10 @@
 import { original } from '@reduxjs/toolkit';
-import type { Library } from '@odograph/core';
+import type { Library, LibraryEdit } from '@odograph/core';
 import type { Changed, News } from '@odograph/core/contract';
 import { useEffect, useState } from 'react';
 import { useStore } from 'react-redux';
-import type { PendingEdit } from './edits.js';
-import { libraryApi } from './library.api.js';
-import { selectPending, selectServerLibrary, type LibraryState } from './library.selectors.js';
-import { mergeChanged, type VersionedLibrary } from './merge.js';
+import { libraryApi, mergeChanged, selectServerLibrary, type VersionedLibrary } from '../server/index.js';
+import { selectPending, type ReplicaState } from './selectors.js';
 
 const isAlike = (a: object, b: object): boolean => JSON.stringify(a) === JSON.stringify(b);
 
@@ -16,7 +14,7 @@ type Row = { readonly id: string; readonly version?: number };
  * What others changed, as far as it is news: rows that are here in a later version, or as they are, stay (what one changed oneself is known already), and so do rows that edits of
  * one's own are on their way for: against those the edit is held by the server, and where both have changed the same field, both values are put before whoever came later.
  */
-export const besideOwn = (changed: Changed, library: Library, pending: readonly PendingEdit[]): Changed => {
+export const besideOwn = (changed: Changed, library: Library, pending: readonly LibraryEdit[]): Changed => {
   const mine = new Set(pending.flatMap((edit) => ('id' in edit ? [edit.id] : [])));
   const news = <T extends Row>(rows: readonly T[] | undefined, here: readonly T[]): readonly T[] => {
     if (!rows?.length) return [];
@@ -42,7 +40,7 @@ export const besideOwn = (changed: Changed, library: Library, pending: readonly 
 const selectMe = libraryApi.endpoints.me.select();
 
 type Store = {
-  readonly getState: () => LibraryState;
+  readonly getState: () => ReplicaState;
   readonly dispatch: (action: never) => unknown;
 };
 
@@ -74,7 +72,7 @@ export type NewsEnd = 'signed-out' | 'role';
  * server has ended it, if it has; with another role everything is asked for anew, and it is listened again.
  */
 export const useNews = (): NewsEnd | null => {
-  const store = useStore<LibraryState>();
+  const store = useStore<ReplicaState>();
   const [end, setEnd] = useState<NewsEnd | null>(null);
   const [turns, setTurns] = useState(0);
   useEffect(() => {

@@ -1,0 +1,46 @@
+import type { Attempt, Clip, KeptRoute, Moment, Person } from '../attempts/index.js';
+import type { AliasLines, AngleFields, AthleteRef, Binned, FootageFields, PersonFields } from '../contract/index.js';
+import type { WordChange } from '../vocabulary/index.js';
+
+export type AttemptChanges = Partial<Omit<Attempt, 'id' | 'version' | 'footageId' | 'angleId'>>;
+export type ClipChanges = Partial<Omit<Clip, 'id' | 'version' | 'attemptId' | 'angleId'>>;
+export type MomentChanges = Partial<Pick<Moment, 'at' | 'attemptId' | 'state' | 'subject' | 'note'>>;
+export type RouteChanges = Partial<Pick<KeptRoute, 'name' | 'steps'>>;
+/** A person who is not there yet is made with the name given. */
+export type FootageChanges = Partial<FootageFields> & {
+  readonly athleteA?: AthleteRef;
+  readonly athleteB?: AthleteRef;
+};
+
+/** Fields of one record, as they are to be. Instants carry their presentation times, so that it is known what the record will be without asking. */
+type FieldEdit<Kind extends string, Changes> = { readonly kind: Kind; readonly id: string; readonly changes: Changes };
+
+/** A clip with the attempt that it looks at. */
+export type MadeClip = { readonly attempt: Attempt; readonly clip: Clip };
+
+/** What somebody does to the library, said once: `applyEdit` shows it, `requestOf` sends it. */
+export type Doing =
+  | ({ readonly kind: 'new clip' } & MadeClip)
+  | { readonly kind: 'new clips'; readonly made: readonly MadeClip[] }
+  /** One more clip of an attempt that is there. */
+  | { readonly kind: 'new look'; readonly clip: Clip }
+  | { readonly kind: 'new moment'; readonly moment: Moment }
+  | { readonly kind: 'new person'; readonly person: Person }
+  | { readonly kind: 'new route'; readonly route: KeptRoute }
+  | FieldEdit<'attempt', AttemptChanges>
+  | FieldEdit<'clip', ClipChanges>
+  | FieldEdit<'angle', Partial<AngleFields>>
+  | FieldEdit<'footage', FootageChanges>
+  | FieldEdit<'person', Partial<PersonFields>>
+  | FieldEdit<'route', RouteChanges>
+  | FieldEdit<'moment', MomentChanges>
+  /** What is said of a word, whole. */
+  | { readonly kind: 'word'; readonly change: WordChange }
+  | { readonly kind: 'aliases'; readonly lines: AliasLines['lines'] }
+  | { readonly kind: 'remove'; readonly what: Binned | 'moment'; readonly id: string }
+  | { readonly kind: 'restore'; readonly what: Binned; readonly id: string }
+  | { readonly kind: 'undo' }
+  | { readonly kind: 'redo' };
+
+/** A doing with an id of its own, so that sending it twice does it once. */
+export type LibraryEdit = Doing & { readonly editId: string };

@@ -1,0 +1,146 @@
+import type { Attempt, Clip, Instant } from '../attempts/index.js';
+import type { NewClip } from '../contract/index.js';
+import type { Library } from '../library/index.js';
+import type { LibraryEdit, MadeClip } from './edit.js';
+import { ROWS, type Kept } from './rows.js';
+
+/** What is sent to the server: `url` below its interface. */
+export type EditRequest = {
+  readonly url: string;
+  readonly method: 'POST' | 'PATCH' | 'PUT' | 'DELETE';
+  readonly body: object;
+};
+
+/** Instants that are sent as frames alone: the server has the times of the file. */
+const AS_FRAMES: Readonly<Record<string, string>> = {
+  start: 'startFrame',
+  commit: 'commitFrame',
+  end: 'endFrame',
+  in: 'inFrame',
+  out: 'outFrame',
+  at: 'atFrame',
+};
+const sentAs = (field: string): string => AS_FRAMES[field] ?? field;
+const asSent = (changes: object): Readonly<Record<string, unknown>> =>
+  Object.fromEntries(
+    Object.entries(changes).map(([field, value]: [string, unknown]) =>
+      field in AS_FRAMES ? [sentAs(field), value && (value as Instant).frame] : [field, value],
+    ),
+  );
+
+const attemptSent = ({ version, footageId, angleId, ...attempt }: Attempt): NewClip['attempt'] => {
+  void [version, footageId, angleId];
+  return asSent(attempt) as NewClip['attempt'];
+};
+const clipSent = ({ id, angleId, in: inAt, out, note }: Clip): NewClip['clip'] => ({
+  ...{ id, angleId, inFrame: inAt.frame, outFrame: out.frame, note },
+});
+const madeSent = ({ attempt, clip }: MadeClip): Omit<NewClip, 'editId'> => ({
+  attempt: attemptSent(attempt),
+  clip: clipSent(clip),
+});
+
+/** Under which address of the server the records of a kind lie. */
+const ADDRESS: Readonly<Record<Kept, string>> = { ...ROWS, word: 'words' };
+
+/** The row that an edit changes; null where it makes one, or where only the server knows which. */
+const rowOf = (edit: LibraryEdit): { readonly kind: Kept; readonly id: string } | null => {
+  switch (edit.kind) {
+    case 'word':
+      return { kind: 'word', id: edit.change.id };
+    case 'remove':
+      return { kind: edit.what, id: edit.id };
+    case 'angle':
+    case 'attempt':
+    case 'clip':
+    case 'footage':
+    case 'moment':
+    case 'person':
+    case 'route':
+      return { kind: edit.kind, id: edit.id };
+    default:
+      return null;
+  }
+};
+/** The id of the row that an edit changes; null where there is none yet. */
+export const rowIdOf = (edit: LibraryEdit): string | null => rowOf(edit)?.id ?? null;
+
+/** The version in which whoever makes an edit sees the row that it changes; null where there is none. */
+export const seenVersion = (edit: LibraryEdit, library: Library): number | null => {
+  const row = rowOf(edit);
+  if (!row) return null;
+  const rows: readonly { readonly id: string; readonly version: number }[] = library[ROWS[row.kind]];
+  return rows.find(({ id }) => id === row.id)?.version ?? null;
+};
+
+/**
+ * The request of an edit. `base` is the version in which its author saw the row. Of a row that was not there for them it is sent too: only the server knows whether this
+ * very edit was done before it went.
+ */
+export const requestOf = (edit: LibraryEdit, base: number | null): EditRequest => {
+  const { editId } = edit;
+  const baseVersion = base ?? 1;
+  const post = (url: string, body: object): EditRequest => ({ url, method: 'POST', body: { editId, ...body } });
+  switch (edit.kind) {
+    case 'new clip':
+      return post('clips', madeSent(edit));
+    case 'new clips':
+      return post('clips/many', { clips: edit.made.map(madeSent) });
+    case 'new look':
+      return post(`attempts/${edit.clip.attemptId}/looks`, { clip: clipSent(edit.clip) });
+    case 'new moment': {
+      const { id, angleId, at, pressed, speed } = edit.moment;
+      return post('moments', { id, angleId, atFrame: at.frame, pressedFrame: pressed.frame, speed });
+    }
+    case 'new person': {
+      const { version, ...fields } = edit.person;
+      void version;
+      return post('persons', fields);
+    }
+    case 'new route': {
+      const { id, name, steps } = edit.route;
+      return post('routes', { id, name, steps });
+    }
+    case 'angle':
+    case 'attempt':
+    case 'clip':
+    case 'footage':
+    case 'moment':
+    case 'person':
+    case 'route': {
+      const body = { editId, baseVersion, changes: asSent(edit.changes) };
+      return { url: `${ADDRESS[edit.kind]}/${edit.id}`, method: 'PATCH', body };
+    }
+    case 'word': {
+      const { id, kind, key, name, hidden, aliases, definition, scope } = edit.change;
+      const whole = { name: name ?? null, hidden: hidden ?? false, aliases: aliases ?? [] };
+      const body = { editId, baseVersion: base, id, kind, key, ...whole };
+      return {
+        ...{ url: 'words', method: 'PUT' },
+        body: { ...body, definition: definition ?? null, scope: scope ?? { kind: 'academy' } },
+      };
+    }
+    case 'aliases':
+      return post('words/aliases', { lines: edit.lines });
+    case 'remove': {
+      const body = { editId, baseVersion };
+      return { url: `${ADDRESS[edit.what]}/${edit.id}`, method: 'DELETE', body };
+    }
+    case 'restore':
+      return post('bin/restore', { kind: edit.what, id: edit.id });
+    case 'undo':
+    case 'redo':
+      return post(edit.kind, {});
+  }
+};
+
+/** What an edit would change, by the names of the fields as they are sent, with the values that were to stand. */
+export const fieldsSent = (edit: LibraryEdit): Readonly<Record<string, unknown>> =>
+  'changes' in edit ? asSent(edit.changes) : {};
+
+/** An edit without the fields (as they are sent) for which somebody else's values are to stand; null where nothing of it is left. */
+export const withoutFields = (edit: LibraryEdit, fields: ReadonlySet<string>): LibraryEdit | null => {
+  if (!('changes' in edit)) return edit;
+  const left = Object.entries(edit.changes).filter(([field]) => !fields.has(sentAs(field)));
+  return left.length ? { ...edit, changes: Object.fromEntries(left) } : null;
+};

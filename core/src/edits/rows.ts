@@ -1,0 +1,171 @@
+import { asSaid, type Attempt, type Clip, type Instant, type Person } from '../attempts/index.js';
+import type { AthleteRef, Binned } from '../contract/index.js';
+import type { Library } from '../library/index.js';
+import type { ClipChanges, FootageChanges, LibraryEdit, MomentChanges } from './edit.js';
+
+/** Where the records of each kind lie in the library. */
+export const ROWS = {
+  angle: 'angles',
+  attempt: 'attempts',
+  clip: 'clips',
+  footage: 'footage',
+  moment: 'moments',
+  person: 'persons',
+  route: 'routes',
+  word: 'wordChanges',
+} as const satisfies Record<Binned | 'angle' | 'attempt' | 'moment', keyof Library>;
+export type Kept = keyof typeof ROWS;
+
+type Row = { readonly id: string };
+
+/** So many rows are each put where they belong; more are sorted together. */
+const FEW = 4;
+const withRow = <T extends Row>(rows: readonly T[], row: T): readonly T[] => {
+  const at = rows.findIndex(({ id }) => id >= row.id);
+  return at === -1 ? [...rows, row] : rows.toSpliced(at, rows[at]!.id === row.id ? 1 : 0, row);
+};
+/** Rows with others laid over them by id, in the order of their ids. */
+export const upsert = <T extends Row>(rows: readonly T[], changed: readonly T[]): readonly T[] => {
+  if (!changed.length) return rows;
+  if (changed.length <= FEW) return changed.reduce(withRow, rows);
+  const byId = new Map(rows.map((row) => [row.id, row]));
+  for (const row of changed) byId.set(row.id, row);
+  return [...byId.values()].sort((a, b) => (a.id < b.id ? -1 : 1));
+};
+const without = <T extends Row>(rows: readonly T[], id: string): readonly T[] => rows.filter((r) => r.id !== id);
+const changed = <T extends Row>(rows: readonly T[], id: string, how: (row: T) => T): readonly T[] =>
+  rows.map((row) => (row.id === id ? how(row) : row));
+
+const withoutClips = (library: Library, isGone: (clip: Clip) => boolean): Library => {
+  const clips = library.clips.filter((c) => !isGone(c));
+  const lookedAt = new Set(clips.map((c) => c.attemptId));
+  const wasLookedAt = new Set(library.clips.filter(isGone).map((c) => c.attemptId));
+  return {
+    ...library,
+    clips,
+    attempts: library.attempts.filter((a) => lookedAt.has(a.id) || !wasLookedAt.has(a.id)),
+  };
+};
+
+const removed = (library: Library, what: Binned | 'moment', id: string): Library => {
+  switch (what) {
+    case 'clip':
+      return withoutClips(library, (clip) => clip.id === id);
+    case 'footage': {
+      const angles = new Set(library.angles.filter((a) => a.footageId === id).map((a) => a.id));
+      const left = withoutClips(library, (clip) => angles.has(clip.angleId));
+      return {
+        ...left,
+        footage: without(left.footage, id),
+        angles: left.angles.filter((a) => !angles.has(a.id)),
+        attempts: left.attempts.filter((a) => a.footageId !== id),
+        moments: left.moments.filter((m) => m.footageId !== id),
+      };
+    }
+    case 'moment':
+    case 'person':
+    case 'route':
+    case 'word':
+      return { ...library, [ROWS[what]]: without<Row>(library[ROWS[what]], id) };
+  }
+};
+
+const inside = (at: Instant, low: Instant, high: Instant): Instant =>
+  at.frame < low.frame ? low : at.frame > high.frame ? high : at;
+/** An attempt whose clip has other edges: what lay on an edge goes with it, and nothing lies outside. Another camera's clip leaves it alone. */
+const recut = (attempt: Attempt, before: Clip, clip: Clip): Attempt => {
+  const isSame = before.in.frame === clip.in.frame && before.out.frame === clip.out.frame;
+  if (clip.angleId !== attempt.angleId || isSame) return attempt;
+  const start = attempt.start.frame === before.in.frame ? clip.in : inside(attempt.start, clip.in, clip.out);
+  const end = attempt.end.frame === before.out.frame ? clip.out : inside(attempt.end, start, clip.out);
+  return { ...attempt, start, end, commit: attempt.commit && inside(attempt.commit, start, end) };
+};
+const withClip = (library: Library, id: string, changes: ClipChanges): Library => {
+  const before = library.clips.find((c) => c.id === id);
+  if (!before) return library;
+  const clip = { ...before, ...changes };
+  return {
+    ...library,
+    clips: changed(library.clips, id, () => clip),
+    attempts: changed(library.attempts, clip.attemptId, (a) => recut(a, before, clip)),
+  };
+};
+
+/** A person of whom only the name is known, as the server makes one for a sheet. */
+const named = ({ id, name }: AthleteRef): Person => ({
+  ...{ id, version: 0, name, athlete: true, member: false, accountId: null },
+  ...{ level: null, age: null, filming: null, shownTo: null },
+});
+const withFootage = (library: Library, id: string, { athleteA, athleteB, ...fields }: FootageChanges): Library => {
+  const ids = { ...(athleteA && { athleteA: athleteA.id }), ...(athleteB && { athleteB: athleteB.id }) };
+  const fresh = [athleteA, athleteB].flatMap((ref) =>
+    ref && !library.persons.some((p) => p.id === ref.id) ? [named(ref)] : [],
+  );
+  return {
+    ...library,
+    persons: upsert(library.persons, fresh),
+    footage: changed(library.footage, id, (f) => ({ ...f, ...fields, ...ids })),
+  };
+};
+/** A mark that is put somewhere by hand stays there. */
+const settled = (changes: MomentChanges): MomentChanges & { readonly settled?: true } =>
+  changes.at ? { ...changes, settled: true } : changes;
+
+/**
+ * What an edit makes of the rows: shown at once, taken back by leaving the edit out, and what the server is held to. Versions stay as the server gave them last. What
+ * restoring, undoing and aliases for several words do is known when the server has done it: they leave the rows as they are.
+ */
+export const applyEdit = (library: Library, edit: LibraryEdit): Library => {
+  switch (edit.kind) {
+    case 'new clip':
+      return {
+        ...library,
+        attempts: upsert(library.attempts, [edit.attempt]),
+        clips: upsert(library.clips, [edit.clip]),
+      };
+    case 'new clips': {
+      const attempts = edit.made.map((m) => m.attempt);
+      const clips = edit.made.map((m) => m.clip);
+      return { ...library, attempts: upsert(library.attempts, attempts), clips: upsert(library.clips, clips) };
+    }
+    case 'new look':
+      return { ...library, clips: upsert(library.clips, [edit.clip]) };
+    case 'new moment':
+      return { ...library, moments: upsert(library.moments, [edit.moment]) };
+    case 'new person':
+      return { ...library, persons: upsert(library.persons, [edit.person]) };
+    case 'new route':
+      return { ...library, routes: upsert(library.routes, [edit.route]) };
+    case 'attempt':
+      return {
+        ...library,
+        attempts: changed(library.attempts, edit.id, (a) => ({ ...a, ...asSaid(a, edit.changes) })),
+      };
+    case 'clip':
+      return withClip(library, edit.id, edit.changes);
+    case 'footage':
+      return withFootage(library, edit.id, edit.changes);
+    case 'angle':
+      return { ...library, angles: changed(library.angles, edit.id, (row) => ({ ...row, ...edit.changes })) };
+    case 'person':
+      return { ...library, persons: changed(library.persons, edit.id, (row) => ({ ...row, ...edit.changes })) };
+    case 'route':
+      return { ...library, routes: changed(library.routes, edit.id, (row) => ({ ...row, ...edit.changes })) };
+    case 'moment': {
+      const changes = settled(edit.changes);
+      return { ...library, moments: changed(library.moments, edit.id, (row) => ({ ...row, ...changes })) };
+    }
+    case 'word':
+      return { ...library, wordChanges: upsert(library.wordChanges, [edit.change]) };
+    case 'remove':
+      return removed(library, edit.what, edit.id);
+    case 'aliases':
+    case 'restore':
+    case 'undo':
+    case 'redo':
+      return library;
+  }
+};
+
+/** The library with edits that the server doesn't have yet laid over it, in their order. */
+export const withEdits = (library: Library, edits: readonly LibraryEdit[]): Library => edits.reduce(applyEdit, library);

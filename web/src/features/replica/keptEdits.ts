@@ -1,0 +1,176 @@
+import { rowIdOf, type LibraryEdit } from '@odograph/core';
+import type { ErrorBody } from '@odograph/core/contract';
+import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import type { KeptIn } from './queue.slice.js';
+
+/** An edit as it is kept: with whose it is, in which version its author saw the row, and why the server did not take it (null while it waits). */
+export type KeptEdit = {
+  readonly accountId: string;
+  readonly edit: LibraryEdit;
+  readonly base: number | null;
+  readonly why: ErrorBody | null;
+};
+/** What own edits made of a row, and nobody else between them: the version they found, and the one they left. */
+export type OwnStep = { readonly id: string; readonly from: number; readonly version: number };
+
+/** What an own edit made of a row, where nobody else came in between; null otherwise. */
+export const ownStep = ({ edit, base }: KeptEdit, version: number | undefined): OwnStep | null => {
+  const id = rowIdOf(edit);
+  return id !== null && base !== null && version === base + 1 ? { id, from: base, version } : null;
+};
+/** Own steps, the one after the other as one. */
+export const joined = (before: OwnStep | undefined, step: OwnStep): OwnStep =>
+  before && before.version === step.from ? { ...step, from: before.from } : step;
+/** The version in which a row is known to an author who saw `base` before own edits went on from there. */
+export const after = (base: number | null, step: OwnStep | undefined): number | null =>
+  base !== null && step && step.from <= base && base < step.version ? step.version : base;
+
+/** Where edits are kept until the server has them, for all windows of a browser. */
+export type EditStore = {
+  /** All of an account, in the order in which they were made. */
+  readonly all: (accountId: string) => Promise<readonly KeptEdit[]>;
+  readonly add: (accountId: string, edit: LibraryEdit, base: number | null) => Promise<void>;
+  /** The first that waits. */
+  readonly first: (accountId: string) => Promise<KeptEdit | undefined>;
+  /** The server has it. Where it left its row as nobody else had touched it, those that wait for the same row go on from there. */
+  readonly done: (editId: string, step: OwnStep | null) => Promise<void>;
+  readonly refuse: (editId: string, why: ErrorBody) => Promise<void>;
+  readonly forget: (editId: string) => Promise<void>;
+};
+
+type Stored = KeptEdit & { readonly editId: string };
+interface Schema extends DBSchema {
+  readonly edits: {
+    readonly key: number;
+    readonly value: Stored;
+    readonly indexes: { readonly accountId: string; readonly editId: string };
+  };
+  readonly steps: { readonly key: string; readonly value: OwnStep & { readonly at: number } };
+  readonly turns: { readonly key: string; readonly value: { readonly holder: string; readonly untilMs: number } };
+}
+export type EditDatabase = IDBPDatabase<Schema>;
+
+const NAME = 'odograph-edits';
+/** A step is of use for as long as another window may not have heard of it. */
+const STEPS_MS = 3_600_000;
+
+/** Opens what is kept in this browser. */
+export const openEdits = (): Promise<EditDatabase> =>
+  openDB<Schema>(NAME, 1, {
+    upgrade: (database) => {
+      const edits = database.createObjectStore('edits', { autoIncrement: true });
+      edits.createIndex('accountId', 'accountId');
+      edits.createIndex('editId', 'editId', { unique: true });
+      database.createObjectStore('steps', { keyPath: 'id' });
+      database.createObjectStore('turns');
+    },
+  });
+
+const isNamed = (fault: unknown, name: string): boolean =>
+  typeof fault === 'object' && fault !== null && 'name' in fault && fault.name === name;
+
+/**
+ * Edits in the browser's store, one record each, in their order. Where the browser is full or keeps nothing, what comes is kept in this window, behind what lies in the
+ * browser, and `onKept` hears of it.
+ */
+export class KeptEdits implements EditStore {
+  private readonly inWindow: Stored[] = [];
+
+  constructor(
+    private readonly database: Promise<EditDatabase>,
+    private readonly onKept: (where: KeptIn) => void,
+  ) {}
+
+  /** What the browser gives, or the other where it gives nothing. */
+  private async ask<T>(question: (database: EditDatabase) => Promise<T>, otherwise: T): Promise<T> {
+    try {
+      return await question(await this.database);
+    } catch {
+      return otherwise;
+    }
+  }
+
+  readonly all = async (accountId: string): Promise<readonly KeptEdit[]> => {
+    const stored = await this.ask((db) => db.getAllFromIndex('edits', 'accountId', accountId), []);
+    return [...stored, ...this.inWindow.filter((s) => s.accountId === accountId)];
+  };
+
+  readonly add = async (accountId: string, edit: LibraryEdit, base: number | null): Promise<void> => {
+    const stored: Stored = { accountId, edit, base, why: null, editId: edit.editId };
+    try {
+      // what was made later is not kept in front of what was made before
+      if (this.inWindow.length) this.inWindow.push(stored);
+      else {
+        const database = await this.database;
+        const step = await database.get('steps', rowIdOf(edit) ?? '');
+        await database.add('edits', { ...stored, base: after(base, step) });
+      }
+    } catch (fault) {
+      // it lies there already
+      if (isNamed(fault, 'ConstraintError')) return;
+      this.inWindow.push(stored);
+      this.onKept(isNamed(fault, 'QuotaExceededError') ? 'window, browser full' : 'window, browser keeps nothing');
+    }
+  };
+
+  readonly first = async (accountId: string): Promise<KeptEdit | undefined> => {
+    const stored = await this.ask(async (db) => {
+      const index = db.transaction('edits').store.index('accountId');
+      for (let at = await index.openCursor(accountId); at; at = await at.continue()) if (!at.value.why) return at.value;
+      return undefined;
+    }, undefined);
+    return stored ?? this.inWindow.find((s) => s.accountId === accountId && !s.why);
+  };
+
+  readonly done = async (editId: string, step: OwnStep | null): Promise<void> => {
+    const at = Date.now();
+    await this.ask(async (db) => {
+      const both = db.transaction(['edits', 'steps'], 'readwrite');
+      const [edits, steps] = [both.objectStore('edits'), both.objectStore('steps')];
+      const key = await edits.index('editId').getKey(editId);
+      if (key !== undefined) await edits.delete(key);
+      if (step) {
+        for (let old = await steps.openCursor(); old; old = await old.continue())
+          if (at - old.value.at > STEPS_MS) await old.delete();
+        await steps.put({ ...joined(await steps.get(step.id), step), at });
+        for (let waits = await edits.openCursor(); waits; waits = await waits.continue())
+          if (rowIdOf(waits.value.edit) === step.id)
+            await waits.update({ ...waits.value, base: after(waits.value.base, step) });
+      }
+      await both.done;
+    }, undefined);
+    this.leave(editId);
+    if (!step) return;
+    this.inWindow.forEach((s, i) => {
+      if (rowIdOf(s.edit) === step.id) this.inWindow[i] = { ...s, base: after(s.base, step) };
+    });
+  };
+
+  readonly refuse = async (editId: string, why: ErrorBody): Promise<void> => {
+    await this.ask(async (db) => {
+      const { store, done } = db.transaction('edits', 'readwrite');
+      const at = await store.index('editId').openCursor(editId);
+      await at?.update({ ...at.value, why });
+      await done;
+    }, undefined);
+    const at = this.inWindow.findIndex((s) => s.editId === editId);
+    if (at >= 0) this.inWindow[at] = { ...this.inWindow[at]!, why };
+  };
+
+  readonly forget = async (editId: string): Promise<void> => {
+    await this.ask(async (db) => {
+      const { store, done } = db.transaction('edits', 'readwrite');
+      const key = await store.index('editId').getKey(editId);
+      if (key !== undefined) await store.delete(key);
+      await done;
+    }, undefined);
+    this.leave(editId);
+  };
+
+  private leave(editId: string): void {
+    const at = this.inWindow.findIndex((s) => s.editId === editId);
+    if (at < 0) return;
+    this.inWindow.splice(at, 1);
+    if (!this.inWindow.length) this.onKept('browser');
+  }
+}

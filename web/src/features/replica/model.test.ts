@@ -1,0 +1,158 @@
+import { afterEach, describe, expect, test } from '@jest/globals';
+import type { Doing, Library } from '@odograph/core';
+import fc from 'fast-check';
+import { Browser, type Window } from '../../../test/browser.js';
+import { FakeServer, type Line } from '../../../test/fakeServer.js';
+import { attemptWith, libraryWith } from '../../../test/library.js';
+import { selectLibrary } from '../library/index.js';
+import { libraryApi, selectServerLibrary } from '../server/index.js';
+import { editQueued, refusalSettled } from './queue.slice.js';
+import { selectPending, selectRefused, selectStatus } from './selectors.js';
+
+type Step =
+  | { readonly does: 'edit'; readonly window: number; readonly doing: Doing }
+  | { readonly does: 'line'; readonly line: Line }
+  | { readonly does: 'reload' | 'settle' | 'news'; readonly window: number }
+  | { readonly does: 'other'; readonly id: string; readonly changes: Readonly<Record<string, unknown>> }
+  | { readonly does: 'give way' | 'time' };
+
+const window = fc.nat(1);
+const attemptId = fc.constantFrom('1', '2');
+const changes = fc.oneof(
+  fc.record({ action: fc.constantFrom('armlock', 'triangle', 'sweep') }),
+  // more than four is refused
+  fc.record({ depth: fc.nat(6) }),
+  fc.record({ result: fc.constantFrom('success' as const, 'failed' as const) }),
+);
+const doing: fc.Arbitrary<Doing> = fc.oneof(
+  { weight: 6, arbitrary: fc.record({ kind: fc.constant('attempt' as const), id: attemptId, changes }) },
+  fc.record({
+    kind: fc.constant('person' as const),
+    id: fc.constantFrom('orla', 'sten'),
+    changes: fc.record({ level: fc.constantFrom('white', 'blue', null) }),
+  }),
+  fc.uuid().map((id) => ({ kind: 'new route' as const, route: { id, version: 0, name: id, steps: [] } })),
+  fc.record({
+    ...{ kind: fc.constant('remove' as const), what: fc.constant('route' as const) },
+    id: fc.constantFrom('r1', 'r2'),
+  }),
+);
+const step: fc.Arbitrary<Step> = fc.oneof(
+  { weight: 8, arbitrary: fc.record({ does: fc.constant('edit' as const), window, doing }) },
+  {
+    weight: 3,
+    arbitrary: fc.record({
+      does: fc.constant('line' as const),
+      line: fc.constantFrom<Line>('well', 'well', 'lost', 'unanswered', 'failing'),
+    }),
+  },
+  {
+    weight: 3,
+    arbitrary: fc.record({ does: fc.constantFrom('reload' as const, 'settle' as const, 'news' as const), window }),
+  },
+  { weight: 2, arbitrary: fc.record({ does: fc.constant('other' as const), id: attemptId, changes }) },
+  { weight: 3, arbitrary: fc.record({ does: fc.constantFrom('give way' as const, 'time' as const, 'time' as const) }) },
+);
+
+const start = (): Library => ({
+  ...libraryWith([attemptWith('1'), attemptWith('2')]),
+  routes: ['r1', 'r2'].map((id) => ({ id, version: 1, name: id, steps: [] })),
+});
+const known = ({ attempts, persons, routes }: Library): unknown =>
+  [attempts, persons, routes].map((rows) => [...rows].sort((a, b) => (a.id < b.id ? -1 : 1)));
+const tick = (): Promise<void> => new Promise((resolve) => setTimeout(resolve, 2));
+
+describe('whatever happens to edits', () => {
+  const realFetch = globalThis.fetch;
+  afterEach(() => {
+    globalThis.fetch = realFetch;
+  });
+
+  test('browser and server should agree in the end, and each edit be kept, wait with its reason, or have been settled by its author', async () => {
+    await fc.assert(
+      fc.asyncProperty(fc.array(step, { minLength: 5, maxLength: 40 }), async (steps) => {
+        const server = new FakeServer(start());
+        globalThis.fetch = server.fetch;
+        const browser = new Browser();
+        const load = async (of: Window): Promise<void> => {
+          await of.dispatch(libraryApi.endpoints.library.initiate(undefined, { forceRefetch: true, subscribe: false }));
+        };
+        const open = async (): Promise<Window> => {
+          const opened = await browser.open();
+          await load(opened);
+          return opened;
+        };
+        const windows = [await open(), await open()];
+        const made: string[] = [];
+        const settled = new Set<string>();
+        for (const s of steps) {
+          switch (s.does) {
+            case 'edit': {
+              made.push(`e${made.length}`);
+              const row = selectServerLibrary(windows[s.window]!.getState())?.attempts.find(
+                (a) => 'id' in s.doing && a.id === s.doing.id,
+              );
+              if (row) server.seen.set(made.at(-1)!, row.version);
+              windows[s.window]!.dispatch(editQueued({ ...s.doing, editId: made.at(-1)! }));
+              break;
+            }
+            case 'line':
+              server.line = s.line;
+              break;
+            case 'reload':
+              // what was done is kept before a window can be closed by hand
+              await windows[s.window]!.replica.kept();
+              windows[s.window]!.close();
+              windows[s.window] = await open();
+              break;
+            case 'settle': {
+              const [refused] = selectRefused(windows[s.window]!.getState());
+              if (!refused) break;
+              settled.add(refused.edit.editId);
+              windows[s.window]!.dispatch(refusalSettled(refused.edit.editId));
+              break;
+            }
+            case 'news':
+              await load(windows[s.window]!);
+              break;
+            case 'other':
+              server.byOther(s.id, s.changes);
+              break;
+            case 'give way':
+              browser.faults = 1;
+              break;
+            case 'time':
+              await tick();
+          }
+        }
+        server.line = 'well';
+        for (const w of windows) await load(w);
+        const isQuiet = (w: Window): boolean =>
+          selectPending(w.getState()).length === 0 && selectStatus(w.getState()) === 'idle';
+        for (let i = 0; i < 500 && !(windows.every(isQuiet) && browser.kept.every((k) => k.why)); i++) await tick();
+        // what the windows tell each other comes in its own time
+        await tick();
+        expect(windows.map((w) => selectPending(w.getState()))).toEqual([[], []]);
+        const waiting = browser.kept.map((k) => k.edit.editId);
+        // each of them stands somewhere, and in one place only
+        for (const editId of made) {
+          const places = [server.done.has(editId), waiting.includes(editId), settled.has(editId)];
+          expect([editId, places.filter(Boolean).length]).toEqual([editId, 1]);
+        }
+        // nobody's later value was taken the place of by somebody who had not seen it
+        expect(server.overwritten).toEqual([]);
+        for (const w of windows) {
+          await load(w);
+          expect(
+            selectRefused(w.getState())
+              .map((r) => r.edit.editId)
+              .sort(),
+          ).toEqual([...waiting].sort());
+          expect(known(selectLibrary(w.getState()))).toEqual(known(server.rows));
+          w.close();
+        }
+      }),
+      { numRuns: 60, seed: 20_261_129 },
+    );
+  }, 120_000);
+});
