@@ -134,4 +134,37 @@ describe('what an edit is shown to do, and what the server does with it', () => 
     for (const [inFrame, outFrame] of fc.sample(frames, { numRuns: 12, seed: 20_261_129 }))
       await agree({ kind: 'clip', id: clip.id, changes: { in: ticks(inFrame!), out: ticks(outFrame!) } });
   });
+
+  test('when an edit is sent once more after its row has gone, it should be known as done; one that was not, as too late', async () => {
+    const { attempt, clip } = fresh(10, 60);
+    await agree({ kind: 'new clip', attempt, clip });
+    const send = (edit: LibraryEdit) => {
+      const { url, method, body } = requestOf(edit, 1);
+      return coach.ask(method, `/api/${url}`, body);
+    };
+    const said: LibraryEdit = { kind: 'attempt', editId: newId(), id: attempt.id, changes: { depth: 2 } };
+    const noted: LibraryEdit = { kind: 'clip', editId: newId(), id: clip.id, changes: { note: 'low' } };
+    for (const edit of [said, noted]) expect((await send(edit)).status).toBe(200);
+    await agree({ kind: 'remove', what: 'clip', id: clip.id });
+    for (const edit of [said, noted]) {
+      expect((await send(edit)).status).toBe(200);
+      expect((await send({ ...edit, editId: newId() })).status).toBe(404);
+    }
+  });
+
+  test('when two change the edges of a clip at once, each should be checked against what the other has made of it', async () => {
+    const { attempt, clip } = fresh(20, 60);
+    await agree({ kind: 'new clip', attempt, clip });
+    const now = async (): Promise<Clip> => (await libraryOf(coach)).clips.find((c) => c.id === clip.id)!;
+    const cut = async (changes: object, { version }: Clip): Promise<number> =>
+      (await coach.ask('PATCH', `/api/clips/${clip.id}`, { editId: newId(), baseVersion: version, changes })).status;
+    for (let i = 0; i < 5; i++) {
+      expect(await cut({ inFrame: 20, outFrame: 60 }, await now())).toBe(200);
+      const seen = await now();
+      const answers = await Promise.all([cut({ inFrame: 55 }, seen), cut({ outFrame: 30 }, seen)]);
+      expect(answers.sort()).toEqual([200, 400]);
+      const { in: inAt, out } = await now();
+      expect(inAt.frame).toBeLessThan(out.frame);
+    }
+  });
 });

@@ -1,6 +1,6 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { Angle, Attempt, Clip } from '@odograph/core';
-import { Op, QueryTypes, Sequelize } from 'sequelize';
+import { Op, QueryTypes, Sequelize, type Transaction } from 'sequelize';
 import type { AcademyId } from '../database/academyId.js';
 import { withFlags, type Entity, type Models, type Row } from '../database/models.js';
 import { MODELS } from '../database/tokens.js';
@@ -16,14 +16,18 @@ export class ClipsRepository {
     @Inject(Sequelize) private readonly sequelize: Sequelize,
   ) {}
 
-  private async one(academy: AcademyId, entity: Entity, id: string): Promise<Row | undefined> {
-    return (await this.models[entity].findOne({ where: { academyId: academy, id, deletedAt: null } }))?.get({
-      plain: true,
-    });
+  private async one(
+    academy: AcademyId,
+    entity: Entity,
+    id: string,
+    transaction: Transaction,
+  ): Promise<Row | undefined> {
+    const where = { academyId: academy, id, deletedAt: null };
+    return (await this.models[entity].findOne({ where, transaction }))?.get({ plain: true });
   }
 
-  async angle(academy: AcademyId, id: string): Promise<Angle | undefined> {
-    const row = await this.one(academy, 'angle', id);
+  async angle(academy: AcademyId, id: string, transaction: Transaction): Promise<Angle | undefined> {
+    const row = await this.one(academy, 'angle', id, transaction);
     return row && toAngle(row);
   }
 
@@ -31,6 +35,7 @@ export class ClipsRepository {
   async clipWhole(
     academy: AcademyId,
     id: string,
+    transaction: Transaction,
   ): Promise<{ readonly clip: Clip; readonly angle: Angle; readonly attempt: Attempt } | undefined> {
     const [row] = await this.joined(
       ['clip', 'angle', 'attempt'],
@@ -38,6 +43,7 @@ export class ClipsRepository {
       ['l', 'a', 't'],
       'l.academy_id = :academy AND l.id = :id AND l.deleted_at IS NULL AND a.deleted_at IS NULL AND t.deleted_at IS NULL',
       { academy, id },
+      transaction,
     );
     if (!row) return undefined;
     return { clip: toClip(row[0]!), angle: toAngle(row[1]!), attempt: toAttempt(row[2]!, NO_LISTS) };
@@ -47,6 +53,7 @@ export class ClipsRepository {
   async attemptWhole(
     academy: AcademyId,
     id: string,
+    transaction: Transaction,
   ): Promise<{ readonly attempt: Attempt; readonly angle: Angle } | undefined> {
     const [row] = await this.joined(
       ['attempt', 'angle'],
@@ -54,6 +61,7 @@ export class ClipsRepository {
       ['t', 'a'],
       't.academy_id = :academy AND t.id = :id AND t.deleted_at IS NULL AND a.deleted_at IS NULL',
       { academy, id },
+      transaction,
     );
     return row && { attempt: toAttempt(row[0]!, NO_LISTS), angle: toAngle(row[1]!) };
   }
@@ -65,6 +73,7 @@ export class ClipsRepository {
     names: readonly string[],
     where: string,
     replacements: Record<string, string>,
+    transaction: Transaction,
   ): Promise<readonly (readonly Row[])[]> {
     const columns = entities.flatMap((entity, i) =>
       Object.entries(this.models[entity].getAttributes()).map(
@@ -74,6 +83,7 @@ export class ClipsRepository {
     const rows = await this.sequelize.query<Row>(`SELECT ${columns.join(', ')} FROM ${from} WHERE ${where}`, {
       type: QueryTypes.SELECT,
       replacements,
+      transaction,
     });
     return rows.map((row) =>
       entities.map((entity, i) => {
@@ -85,8 +95,8 @@ export class ClipsRepository {
     );
   }
 
-  async attempt(academy: AcademyId, id: string): Promise<Attempt | undefined> {
-    const row = await this.one(academy, 'attempt', id);
+  async attempt(academy: AcademyId, id: string, transaction: Transaction): Promise<Attempt | undefined> {
+    const row = await this.one(academy, 'attempt', id, transaction);
     if (!row) return undefined;
     return toAttempt(row, NO_LISTS);
   }
@@ -96,6 +106,7 @@ export class ClipsRepository {
     academy: AcademyId,
     attemptId: string,
     wanted: ReadonlySet<'controls' | 'reactions' | 'reasons'>,
+    transaction: Transaction,
   ): Promise<Pick<Attempt, 'controls' | 'reactions' | 'reasons'>> {
     const below = async (entity: Entity): Promise<Row[]> =>
       (
@@ -105,13 +116,13 @@ export class ClipsRepository {
             ['ordinal', 'ASC'],
             ['id', 'ASC'],
           ],
+          transaction,
         })
       ).map((r) => r.get({ plain: true }));
-    const [controls, reactions, reasons] = await Promise.all([
-      wanted.has('controls') ? below('control') : [],
-      wanted.has('reactions') ? below('reaction') : [],
-      wanted.has('reasons') ? below('reason') : [],
-    ]);
+    // one after the other, as a transaction asks
+    const controls = wanted.has('controls') ? await below('control') : [];
+    const reactions = wanted.has('reactions') ? await below('reaction') : [];
+    const reasons = wanted.has('reasons') ? await below('reason') : [];
     return {
       controls: controls.map(toControl),
       reactions: reactions.map(toReaction),
@@ -120,9 +131,8 @@ export class ClipsRepository {
   }
 
   /** How many clips besides this one look at an attempt. */
-  otherClips(academy: AcademyId, attemptId: string, butId: string): Promise<number> {
-    return this.models.clip.count({
-      where: { academyId: academy, attemptId, deletedAt: null, id: { [Op.ne]: butId } },
-    });
+  otherClips(academy: AcademyId, attemptId: string, butId: string, transaction: Transaction): Promise<number> {
+    const where = { academyId: academy, attemptId, deletedAt: null, id: { [Op.ne]: butId } };
+    return this.models.clip.count({ where, transaction });
   }
 }

@@ -97,67 +97,63 @@ export class ClipsService {
 
   /** One phrase makes an attempt and the clip that looks at it, together or not at all. */
   async create(session: Session, { editId, ...made }: NewClip): Promise<Changed> {
-    const write = await this.prepared(session, made, '');
-    return this.library.changed(session.academyId, await this.changes.edit(session, editId, write));
+    const touched = await this.changes.edit(session, editId, (edit) => this.make(edit, session, made, ''));
+    return this.library.changed(session.academyId, touched);
   }
 
   /** Many clips with their attempts in one edit: all of them or none. */
   async createMany(session: Session, { editId, clips }: NewClips): Promise<Changed> {
-    const writes: ((edit: Edit) => Promise<void>)[] = [];
-    for (const [i, made] of clips.entries()) writes.push(await this.prepared(session, made, `clips.${i}.`));
     const touched = await this.changes.edit(session, editId, async (edit) => {
-      for (const write of writes) await write(edit);
+      for (const [i, made] of clips.entries()) await this.make(edit, session, made, `clips.${i}.`);
     });
     return this.library.changed(session.academyId, touched);
   }
 
-  /** A clip that was checked, ready to be written. `at` stands before the names of its fields. */
-  private async prepared(
+  /** Checks a clip and writes it. `at` stands before the names of its fields. */
+  private async make(
+    edit: Edit,
     { academyId }: Session,
     { attempt, clip }: Omit<NewClip, 'editId'>,
     at: string,
-  ): Promise<(edit: Edit) => Promise<void>> {
-    const angle = await this.clips.angle(academyId, clip.angleId);
+  ): Promise<void> {
+    const angle = await this.clips.angle(academyId, clip.angleId, edit.transaction);
     if (!angle) throw notFound();
     const times = await this.media.frameTimes(academyId, angle.fileId);
     this.checkRange(clip.inFrame, clip.outFrame, angle, `${at}clip`);
     const startFrame = attempt.startFrame ?? clip.inFrame;
     const endFrame = attempt.endFrame ?? clip.outFrame;
     this.checkInstants(clip.inFrame, startFrame, attempt.commitFrame ?? null, endFrame, clip.outFrame);
-    checkWords(attempt, await this.library.words(academyId), `${at}attempt`);
+    checkWords(attempt, await this.library.words(academyId, edit.transaction), `${at}attempt`);
     const timed = timedParts(attempt, angle, times, `${at}attempt`);
-    return async (edit) => {
-      const scalars = {
-        shownAs: 'right',
-        series: 1,
-        intent: 'own',
-        isCut: false,
-        errors: [],
-        answers: [],
-        doubts: [],
-        proposed: [],
-        ...scalarRow({ ...timed, startFrame, endFrame }, times),
-        footageId: angle.footageId,
-        angleId: clip.angleId,
-      };
-      await this.checkReferences(edit, attempt, attempt.id, angle.footageId, `${at}attempt`);
-      await edit.create('attempt', attempt.id, scalars);
-      await this.writeLists(edit, attempt.id, undefined, timed);
-      await this.writeClip(edit, clip, attempt.id, times);
+    const scalars = {
+      shownAs: 'right',
+      series: 1,
+      intent: 'own',
+      isCut: false,
+      errors: [],
+      answers: [],
+      doubts: [],
+      proposed: [],
+      ...scalarRow({ ...timed, startFrame, endFrame }, times),
+      footageId: angle.footageId,
+      angleId: clip.angleId,
     };
+    await this.checkReferences(edit, attempt, attempt.id, angle.footageId, `${at}attempt`);
+    await edit.create('attempt', attempt.id, scalars);
+    await this.writeLists(edit, attempt.id, undefined, timed);
+    await this.writeClip(edit, clip, attempt.id, times);
   }
 
   /** One more clip of an attempt, on any angle of the attempt's footage. */
   async addLook(session: Session, attemptId: string, { editId, clip }: NewLook): Promise<Changed> {
     const { academyId } = session;
-    const attempt = await this.clips.attempt(academyId, attemptId);
-    const angle = attempt && (await this.clips.angle(academyId, clip.angleId));
-    if (!attempt || !angle) throw notFound();
-    if (angle.footageId !== attempt.footageId) throw invalid('clip.angleId', 'shows other footage than the attempt');
-    const times = await this.media.frameTimes(academyId, angle.fileId);
-    this.checkRange(clip.inFrame, clip.outFrame, angle, 'clip');
     const touched = await this.changes.edit(session, editId, async (edit) => {
-      await edit.require('attempt', attemptId);
+      const attempt = await this.clips.attempt(academyId, attemptId, edit.transaction);
+      const angle = attempt && (await this.clips.angle(academyId, clip.angleId, edit.transaction));
+      if (!attempt || !angle) throw notFound();
+      if (angle.footageId !== attempt.footageId) throw invalid('clip.angleId', 'shows other footage than the attempt');
+      const times = await this.media.frameTimes(academyId, angle.fileId);
+      this.checkRange(clip.inFrame, clip.outFrame, angle, 'clip');
       await this.writeClip(edit, clip, attemptId, times);
     });
     return this.library.changed(academyId, touched);
@@ -197,22 +193,22 @@ export class ClipsService {
 
   async editAttempt(session: Session, id: string, { editId, baseVersion, changes }: AttemptEdit): Promise<Changed> {
     const academy = session.academyId;
-    const whole = await this.clips.attemptWhole(academy, id);
-    if (!whole) throw notFound();
-    const { angle, attempt: before } = whole;
-    const sent = new Set(LISTS.filter((list) => changes[list] !== undefined));
-    // what a stale edit is held against has to be told whole
-    const lists = sent.size ? await this.clips.lists(academy, id, sent) : NO_LISTS;
-    if (Object.keys(changes).some((field) => WORDED.has(field)))
-      checkWords(changes, await this.library.words(academy), 'changes');
-    const times = await this.media.frameTimes(academy, angle.fileId);
-    const start = changes.startFrame ?? before.start.frame,
-      end = changes.endFrame ?? before.end.frame;
-    const commit = changes.commitFrame === undefined ? (before.commit?.frame ?? null) : changes.commitFrame;
-    if ('startFrame' in changes || 'endFrame' in changes || 'commitFrame' in changes)
-      this.checkInstants(angle.fromFrame, start, commit, end, angle.toFrame);
-    const timed = timedParts(asSaid(before, changes), angle, times, 'changes');
     const touched = await this.changes.edit(session, editId, async (edit) => {
+      const whole = await this.clips.attemptWhole(academy, id, edit.transaction);
+      if (!whole) throw notFound();
+      const { angle, attempt: before } = whole;
+      const sent = new Set(LISTS.filter((list) => changes[list] !== undefined));
+      // what a stale edit is held against has to be told whole
+      const lists = sent.size ? await this.clips.lists(academy, id, sent, edit.transaction) : NO_LISTS;
+      if (Object.keys(changes).some((field) => WORDED.has(field)))
+        checkWords(changes, await this.library.words(academy, edit.transaction), 'changes');
+      const times = await this.media.frameTimes(academy, angle.fileId);
+      const start = changes.startFrame ?? before.start.frame,
+        end = changes.endFrame ?? before.end.frame;
+      const commit = changes.commitFrame === undefined ? (before.commit?.frame ?? null) : changes.commitFrame;
+      if ('startFrame' in changes || 'endFrame' in changes || 'commitFrame' in changes)
+        this.checkInstants(angle.fromFrame, start, commit, end, angle.toFrame);
+      const timed = timedParts(asSaid(before, changes), angle, times, 'changes');
       await this.checkReferences(edit, changes, id, before.footageId, 'changes');
       await edit.update(
         'attempt',
@@ -230,14 +226,14 @@ export class ClipsService {
 
   async editClip(session: Session, id: string, { editId, baseVersion, changes }: ClipEdit): Promise<Changed> {
     const academy = session.academyId;
-    const whole = await this.clips.clipWhole(academy, id);
-    if (!whole) throw notFound();
-    const { clip, attempt, angle } = whole;
-    const times = await this.media.frameTimes(academy, angle.fileId);
-    const inFrame = changes.inFrame ?? clip.in.frame,
-      outFrame = changes.outFrame ?? clip.out.frame;
-    this.checkRange(inFrame, outFrame, angle, 'changes');
     const touched = await this.changes.edit(session, editId, async (edit) => {
+      const whole = await this.clips.clipWhole(academy, id, edit.transaction);
+      if (!whole) throw notFound();
+      const { clip, attempt, angle } = whole;
+      const times = await this.media.frameTimes(academy, angle.fileId);
+      const inFrame = changes.inFrame ?? clip.in.frame,
+        outFrame = changes.outFrame ?? clip.out.frame;
+      this.checkRange(inFrame, outFrame, angle, 'changes');
       const row: Row = {
         ...(changes.note === undefined ? {} : { note: changes.note }),
         ...(changes.seen === undefined ? {} : { seen: changes.seen }),
@@ -278,7 +274,8 @@ export class ClipsService {
     return this.bin.remove(session, 'clip', id, editId, async (edit) => {
       const { attemptId } = (await edit.require('clip', id)) as { readonly attemptId: string };
       await edit.remove('clip', id, baseVersion);
-      if ((await this.clips.otherClips(academy, attemptId, id)) === 0) await edit.remove('attempt', attemptId, null);
+      if ((await this.clips.otherClips(academy, attemptId, id, edit.transaction)) === 0)
+        await edit.remove('attempt', attemptId, null);
     });
   }
 

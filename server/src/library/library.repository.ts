@@ -1,6 +1,6 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { Attempt, Clip, Definition, KeptRoute, Library, OwnAlias, Scope, WordChange } from '@odograph/core';
-import { Op, QueryTypes, Sequelize } from 'sequelize';
+import { Op, QueryTypes, Sequelize, type Transaction } from 'sequelize';
 import type { Touched } from '../changes/edit.js';
 import type { AcademyId } from '../database/academyId.js';
 import { columnsOf, withFlags, type Entity, type Models, type Row } from '../database/models.js';
@@ -325,11 +325,11 @@ export class LibraryRepository {
   }
 
   /** A text that is another one whenever a word of the academy has changed. */
-  async wordsMark(academy: AcademyId): Promise<string> {
+  async wordsMark(academy: AcademyId, transaction: Transaction | null = null): Promise<string> {
     const [row] = await this.sequelize.query<{ mark: string | null }>(
       `SELECT CONCAT_WS(' ', (SELECT CONCAT(COUNT(*), ' ', SUM(version), ' ', MAX(changed_at)) FROM word_changes WHERE academy_id = :academy),
          (SELECT CONCAT(COUNT(*), ' ', SUM(version), ' ', MAX(changed_at)) FROM word_aliases WHERE academy_id = :academy)) AS mark`,
-      { type: QueryTypes.SELECT, replacements: { academy } },
+      { type: QueryTypes.SELECT, replacements: { academy }, transaction },
     );
     return row?.mark ?? '';
   }

@@ -6,6 +6,7 @@ import { AccountsRepository } from '../accounts/accounts.repository.js';
 import type { Session } from '../accounts/session.js';
 import type { Touched } from '../changes/edit.js';
 import type { AcademyId } from '../database/academyId.js';
+import type { Transaction } from '../database/transaction.js';
 import { LibraryRepository } from './library.repository.js';
 import { ShownService } from './shown.service.js';
 
@@ -119,8 +120,8 @@ export class LibraryService {
   }
 
   /** The words of an academy, put together anew only where they have changed. */
-  async words(academy: AcademyId): Promise<Words> {
-    const mark = await this.records.wordsMark(academy);
+  async words(academy: AcademyId, transaction: Transaction | null = null): Promise<Words> {
+    const mark = await this.records.wordsMark(academy, transaction);
     const known = this.keptWords.get(academy);
     if (known?.mark === mark) return known.words;
     const words = wordsOf({ wordChanges: await this.records.wordChanges(academy) });
