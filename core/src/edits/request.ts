@@ -45,22 +45,9 @@ const ADDRESS: Readonly<Record<Kept, string>> = { ...ROWS, word: 'words' };
 
 /** The row that an edit changes; null where it makes one, or where only the server knows which. */
 const rowOf = (edit: LibraryEdit): { readonly kind: Kept; readonly id: string } | null => {
-  switch (edit.kind) {
-    case 'word':
-      return { kind: 'word', id: edit.change.id };
-    case 'remove':
-      return { kind: edit.what, id: edit.id };
-    case 'angle':
-    case 'attempt':
-    case 'clip':
-    case 'footage':
-    case 'moment':
-    case 'person':
-    case 'route':
-      return { kind: edit.kind, id: edit.id };
-    default:
-      return null;
-  }
+  if ('changes' in edit) return { kind: edit.kind, id: edit.id };
+  if (edit.kind === 'word') return { kind: 'word', id: edit.change.id };
+  return edit.kind === 'remove' ? { kind: edit.what, id: edit.id } : null;
 };
 /** The id of the row that an edit changes; null where there is none yet. */
 export const rowIdOf = (edit: LibraryEdit): string | null => rowOf(edit)?.id ?? null;

@@ -23,6 +23,11 @@ const initialState: Queue = { pending: [], refused: [], status: 'idle', keptIn: 
 const without = (edits: readonly LibraryEdit[], editId: string): readonly LibraryEdit[] =>
   edits.some((e) => e.editId === editId) ? edits.filter((e) => e.editId !== editId) : edits;
 
+const withoutRefusal = (queue: Queue, editId: string): Queue => ({
+  ...queue,
+  refused: queue.refused.filter((r) => r.edit.editId !== editId),
+});
+
 export const queueSlice = createSlice({
   name: 'edits',
   initialState,
@@ -48,15 +53,9 @@ export const queueSlice = createSlice({
       refused: [...state.refused.filter((r) => r.edit.editId !== payload.edit.editId), payload],
     }),
     /** The person has decided about a refused edit, in this window. */
-    refusalSettled: (state, { payload }: PayloadAction<string>) => ({
-      ...state,
-      refused: state.refused.filter((r) => r.edit.editId !== payload),
-    }),
+    refusalSettled: (state, { payload }: PayloadAction<string>) => withoutRefusal(state, payload),
     /** The person has decided about it in another window. */
-    refusalGone: (state, { payload }: PayloadAction<string>) => ({
-      ...state,
-      refused: state.refused.filter((r) => r.edit.editId !== payload),
-    }),
+    refusalGone: (state, { payload }: PayloadAction<string>) => withoutRefusal(state, payload),
   },
 });
 
