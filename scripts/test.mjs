@@ -83,6 +83,31 @@ const counts = (file, of) => {
   }
 };
 
+/** How long each test took, as { name, ms }: those of a report by Jest, and by Playwright, whose suites lie within each other. */
+const inJest = ({ testResults }) =>
+  testResults.flatMap(({ assertionResults }) =>
+    assertionResults.map(({ fullName, duration }) => ({ name: fullName, ms: duration ?? 0 })),
+  );
+const inPlaywright = ({ suites = [], specs = [] }) => [
+  ...suites.flatMap(inPlaywright),
+  ...specs.map(({ title, tests }) => ({
+    name: `journey: ${title}`,
+    ms: Math.max(0, ...tests.flatMap(({ results }) => results.map(({ duration }) => duration))),
+  })),
+];
+const SLOWEST = 10;
+const seconds = (ms) => `${(ms / 1000).toFixed(1)} s`.padStart(8);
+const slowest = () => {
+  const read = (name, of) => {
+    const file = join(folder, name);
+    return existsSync(file) ? of(JSON.parse(readFileSync(file, 'utf8'))) : [];
+  };
+  return [...read('jest.json', inJest), ...read('playwright.json', inPlaywright)]
+    .sort((a, b) => b.ms - a.ms)
+    .slice(0, SLOWEST)
+    .map(({ name, ms }) => `${seconds(ms)}  ${name}`);
+};
+
 const unitTests = async () => {
   const file = join(folder, 'jest.json');
   const { ok, output } = await runAside([bin('jest/bin/jest.js'), '--json', '--outputFile', file, '--silent']);
@@ -114,12 +139,20 @@ main(async () => {
     total.passed += passed;
     total.failed += failed;
   };
+  const took = [];
+  const timed = async (name, work) => {
+    const from = Date.now();
+    const result = await work();
+    took.push(`${seconds(Date.now() - from)}  ${name}`);
+    return result;
+  };
   // journeys mostly wait for the next picture: what they leave of the processors is enough for all else
   const aside = async () => {
-    await checks(add);
-    add(await unitTests());
+    await timed('checks', () => checks(add));
+    add(await timed('unit tests', unitTests));
   };
-  await Promise.all([journeys().then(add), aside()]);
+  await Promise.all([timed('journeys', journeys).then(add), aside()]);
+  note(`The parts, beside each other:\n${took.join('\n')}\nThe ten slowest:\n${slowest().join('\n')}`);
   rmSync(folder, { recursive: true, force: true });
   note(`${Math.round((Date.now() - began) / 1000)} s`);
   note(`${total.passed} passed, ${total.failed} failed`);

@@ -1,6 +1,6 @@
 import { frameAtS, frameStartS } from '@odograph/core';
-import { useEffect, type RefObject } from 'react';
-import { SPEEDS, type PlayerHandle } from '../player/index.js';
+import { useEffect, useRef, type RefObject } from 'react';
+import { SPEEDS, type PlayerHandle, type Stretch } from '../player/index.js';
 import type { OnBench } from './useBenchClips.js';
 import type { KeyTable } from './usePictureKeys.js';
 import type { MarkHere, Marks } from './useMarks.js';
@@ -31,10 +31,15 @@ export const useAgain = ({
   const { inHand } = marks;
   const loop = inHand && marks.around(inHand);
   const [inFrame, outFrame] = [loop?.inFrame, loop?.outFrame];
+  /** The mark that was in hand last, and the loop round it. */
+  const last = useRef<{ readonly frame: number; readonly round: Stretch } | null>(null);
+  const at = inHand?.frame;
   // the loop follows its length, and the mark where it is moved
   useEffect(() => {
-    if (inFrame !== undefined && outFrame !== undefined) player?.loop({ inFrame, outFrame });
-  }, [player, inFrame, outFrame]);
+    if (at === undefined || inFrame === undefined || outFrame === undefined) return;
+    last.current = { frame: at, round: { inFrame, outFrame } };
+    player?.loop({ inFrame, outFrame });
+  }, [player, at, inFrame, outFrame]);
   const takeMark = (mark: MarkHere | undefined): void => {
     onLeaveClip();
     marks.take(mark);
@@ -50,9 +55,16 @@ export const useAgain = ({
     player?.pause();
     if (to !== undefined) player?.seek(to);
   };
+  /** From where the next one is looked for: the mark in hand, or the one just told while the loop round it goes on, wherever that stands. */
+  const fromHere = (): number => {
+    const round = player?.snapshot().loop;
+    const isRound =
+      round && last.current?.round.inFrame === round.inFrame && last.current.round.outFrame === round.outFrame;
+    return inHand?.frame ?? (isRound ? last.current!.frame : frame());
+  };
   return {
     takeMark,
-    toNext: () => takeMark(marks.after(inHand?.frame ?? frame())),
+    toNext: () => takeMark(marks.after(fromHere())),
     marking: {
       Home: () => player?.seek(inHand?.frame ?? frame()),
       ',': () => nudge(-1),
