@@ -18,7 +18,7 @@ const isSmall = ({ text }: Token): boolean => SMALL.has(text) || KNOWN.has(text)
 /** What stands behind a place and turns the order in which things are told. */
 const BEHIND_PLACE = new Set(['is', 'was', 'after', 'before']);
 
-const LIMBS = new Set(['arms', 'hands', 'legs', 'feet', 'hips', 'knees', 'shoulder']);
+const LIMBS = new Set(['arms', 'hands', 'legs', 'feet', 'hips', 'knees', 'shoulders']);
 
 const SIDES = new Set(['top', 'bottom']);
 /** A side that stands behind in the same clause, a word or two away. */

@@ -64,6 +64,7 @@ export class Replica {
   private isSending = false;
   private isWoken = false;
   private isOver = false;
+  private isCatchingUp = false;
   private readonly failures = new Map<string, number>();
   private readonly deaf: () => void;
 
@@ -219,8 +220,7 @@ export class Replica {
         this.isWoken = false;
         const { accountId } = this;
         if (!(await this.around.edits.first(accountId))) {
-          // another window has sent what is shown here as waiting
-          if (selectPending(this.state).length) await this.read(accountId);
+          if (selectPending(this.state).length) void this.catchUp(accountId);
           continue;
         }
         const ended = await this.around.turns(`odograph edits ${accountId}`, () => this.sendAll(accountId));
@@ -240,6 +240,23 @@ export class Replica {
     if (this.isWoken) void this.sending();
     else if (selectStatus(this.state) !== 'idle' && selectStatus(this.state) !== 'signed-out')
       this.dispatch(sendStatus('idle'));
+  }
+
+  /** Another window has sent what is shown here as waiting. That is told in a moment, with the rows; where it isn't, the rows are asked for. */
+  private async catchUp(accountId: string): Promise<void> {
+    if (this.isCatchingUp) return;
+    this.isCatchingUp = true;
+    await this.around.wait(RETRY_MS);
+    this.isCatchingUp = false;
+    const isDone = this.isOver || this.accountId !== accountId || !selectPending(this.state).length;
+    if (isDone || (await this.around.edits.first(accountId).catch(() => undefined))) return;
+    await this.askRows();
+    await this.read(accountId).catch(() => undefined);
+  }
+
+  private async askRows(): Promise<void> {
+    const anew = { forceRefetch: true, subscribe: false } as const;
+    await this.api!.dispatch(libraryApi.endpoints.library.initiate(undefined, anew));
   }
 
   private async sendAll(accountId: string): Promise<Ended> {
@@ -273,9 +290,7 @@ export class Replica {
         await edits.refuse(edit.editId, answer.why);
         this.dispatch(editRefused(refused));
         channel.tell({ accountId, is: 'refused', refused });
-        await this.api!.dispatch(
-          libraryApi.endpoints.library.initiate(undefined, { forceRefetch: true, subscribe: false }),
-        );
+        await this.askRows();
       }
     }
   }
