@@ -103,6 +103,19 @@ const targetWords = (words: Words): ReadonlySet<string> => {
 /** What stands before a side that is no place. */
 const SIDED = new Set('left right near far same other wrong this that one his her their my'.split(' '));
 
+/** Whether a single word that may name a place is none by what stands beside it. */
+const isNoPlace = (line: Line, at: number): boolean => {
+  const { text, opens } = line.at(at)!;
+  const before = opens ? '' : (line.at(at - 1)?.text ?? '');
+  const next = line.at(at + 1);
+  // *back to guard*: again
+  if (text === 'back') return next !== undefined && !next.opens && ['to', 'into'].includes(next.text);
+  // *hafl guard* is no bare guard
+  if (text === 'guard') return !opens && !KNOWN.has(before) && !SMALL.has(before);
+  // *the left side*, *same side*
+  return text === 'side' && SIDED.has(before);
+};
+
 /** What is held alone is a hold only where something says so, or where nothing else stands there: *back* and *arm* are said of much. */
 const HOLDING = new Set(
   'with and has have had hold holds held holding grip grips gripped keeping keeps using plus got gets'.split(' '),
@@ -116,21 +129,7 @@ const piecesOfSpan = (line: Line, span: Span, words: Words): readonly Piece[] =>
       const isOne = to - from === 1;
       // *had his collar and sleeve*: that is held
       if (THEIRS.has(line.at(from - 1)?.text ?? '') && HOLDING.has(line.at(from - 2)?.text ?? '')) return [];
-      // *back to guard*: again
-      if (
-        isOne &&
-        line.at(from)!.text === 'back' &&
-        ['to', 'into'].includes(line.at(to)?.text ?? '') &&
-        !line.at(to)!.opens
-      )
-        return [];
-      // *hafl guard* is no bare guard
-      const isBehind =
-        !line.at(from)!.opens && !KNOWN.has(line.at(from - 1)?.text ?? '') && !SMALL.has(line.at(from - 1)?.text ?? '');
-      if (isOne && line.at(from)!.text === 'guard' && isBehind) return [];
-      // *the left side*, *same side*
-      if (isOne && line.at(from)!.text === 'side' && !line.at(from)!.opens && SIDED.has(line.at(from - 1)?.text ?? ''))
-        return [];
+      if (isOne && isNoPlace(line, from)) return [];
       const ownTokens = Array.from({ length: to - from }, (_, i) => from + i);
       const isVerb = !isWritten && isOne && line.at(from)!.isWord;
       return rolesAround(line, span, words).flatMap((around): Piece[] => {

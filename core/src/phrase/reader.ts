@@ -215,9 +215,8 @@ const noteFrom = ({ parts, left, steps }: Read, typed: readonly Token[]): number
   const closing = steps.find((s) => s.meant?.part === 'result' && s.before!.action !== null);
   if (!closing) return undefined;
   // *tapped from mount*
-  const isPointedFrom = ({ meant, to }: PhrasePart): boolean =>
-    meant.part === 'position' &&
-    steps.some((s) => s.meant === meant && typed[s.at - 1]!.to === to && s.before!.pointer === 'from');
+  const isPointedFrom = ({ meant }: PhrasePart): boolean =>
+    meant.part === 'position' && steps.some((s) => s.meant === meant && s.before!.pointer === 'from');
   const isSaidNext = (attempt: number): boolean =>
     steps.find((s) => s.meant && s.attempt === attempt)?.before?.isThen === true;
   const hasEnd = (attempt: number): boolean =>
