@@ -52,7 +52,7 @@ const KIND_TEXT: Record<Control['kind'], string> = {
   wedge: 'wedged at',
   lock: 'locked round',
 };
-const gripKey = (c: Control): string => `${c.limb} ${c.kind} ${c.target}`;
+export const gripKey = (c: Pick<Control, 'limb' | 'kind' | 'target'>): string => `${c.limb} ${c.kind} ${c.target}`;
 const gripTexts = (value: string, words: Words): readonly string[] => {
   const [limb, kind, target] = value.split(' ') as [string, Control['kind'], string];
   const word = words.target(target);

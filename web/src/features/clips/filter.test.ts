@@ -88,6 +88,13 @@ describe('which clips are shown', () => {
     [{ text: 'montada' }, '1 2 3'],
     [{ text: 'sten wrist' }, '2'],
     [{ text: 'nowhere' }, ''],
+    // as the line would read it: any order, initials, beginnings, what is a kind of what
+    [{ text: 'mt top' }, '1 2 3'],
+    [{ text: 'it was a sweep that ended in the mount' }, '1'],
+    [{ text: 'an armbar that did not work' }, '2'],
+    [{ text: 'lost the grip in the armbar, sten' }, '2'],
+    [{ text: 'mount bottom, armbar' }, ''],
+    [{ text: 'armbar zorblat' }, ''],
   ])('when %o is said, the clips should be "%s"', (filter, ids) => {
     expect(shown(filter)).toBe(ids);
   });

@@ -1,6 +1,7 @@
 import { matchWords, type Sayable, type Words } from '@odograph/core';
 import type { ClipView } from '../library/index.js';
 import { FACETS, facetOf, type FacetKey } from './facets.js';
+import { askedIn, hasParts, type Asked } from './readText.js';
 
 /** What of each facet is wanted; a facet that is absent lets everything through. `text` has to be found in the clip's words. */
 export type Filter = Readonly<Partial<Record<FacetKey, string>>> & { readonly text?: string };
@@ -13,9 +14,23 @@ const wordsOfClip = (view: ClipView, words: Words): readonly string[] => [
   view.footage.title,
 ];
 
-const isMentioned = (view: ClipView, text: string, words: Words): boolean => {
+const isMentioned = (view: ClipView, tokens: readonly string[], words: Words): boolean => {
   const all = wordsOfClip(view, words).join(' ');
-  return text.split(/\s+/).every((token) => matchWords(token, [{ value: true, texts: [all] }]).length > 0);
+  return tokens.every((token) => matchWords(token, [{ value: true, texts: [all] }]).length > 0);
+};
+
+/** What was asked for last: each clip is held against the same text. */
+let last: { readonly text: string; readonly words: Words; readonly asked: Asked } | undefined;
+const askedOnce = (text: string, words: Words): Asked => {
+  if (last?.text !== text || last.words !== words) last = { text, words, asked: askedIn(text, words) };
+  return last.asked;
+};
+
+/** Whether a clip has what a text says, as the line would read it, or its words all stand somewhere in it. */
+const isSaid = (view: ClipView, text: string, words: Words): boolean => {
+  const asked = askedOnce(text, words);
+  if (asked.parts.length && hasParts(view, asked, words) && isMentioned(view, asked.rest, words)) return true;
+  return isMentioned(view, text.split(/\s+/), words);
 };
 
 export const matches = (view: ClipView, filter: Filter, words: Words): boolean =>
@@ -23,7 +38,7 @@ export const matches = (view: ClipView, filter: Filter, words: Words): boolean =
     const wanted = filter[key];
     return wanted === undefined || valuesOf(view, words).includes(wanted);
   }) &&
-  (filter.text === undefined || isMentioned(view, filter.text, words));
+  (filter.text === undefined || isSaid(view, filter.text, words));
 
 /** A filter with one part let go. */
 export const without = (filter: Filter, part: FacetKey | 'text'): Filter =>
