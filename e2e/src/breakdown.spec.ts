@@ -162,6 +162,8 @@ test('when a coach breaks down a whole bout by keyboard, with the server killed 
     if (i === 13) await page.context().setOffline(false);
   }
   await saved(page).waitFor({ timeout: 60_000 });
+  // nobody else was here: nothing may have been refused
+  expect(await page.getByRole('alert').allInnerTexts()).toEqual([]);
   const library = await libraryOf(page, running.url);
   const attempts = library.attempts
     .filter((a) => a.footageId === footageId)

@@ -1,3 +1,3 @@
 export type { AttemptChanges, ClipChanges, Doing, LibraryEdit, MadeClip } from './edit.js';
-export { applyEdit, upsert, withEdits } from './rows.js';
+export { applyEdit, recut, upsert, withEdits } from './rows.js';
 export { fieldsSent, requestOf, rowIdOf, seenVersion, withoutFields, type EditRequest } from './request.js';

@@ -73,7 +73,7 @@ const removed = (library: Library, what: Binned | 'moment', id: string): Library
 const inside = (at: Instant, low: Instant, high: Instant): Instant =>
   at.frame < low.frame ? low : at.frame > high.frame ? high : at;
 /** An attempt whose clip has other edges: what lay on an edge goes with it, and nothing lies outside. Another camera's clip leaves it alone. */
-const recut = (attempt: Attempt, before: Clip, clip: Clip): Attempt => {
+export const recut = (attempt: Attempt, before: Clip, clip: Clip): Attempt => {
   const isSame = before.in.frame === clip.in.frame && before.out.frame === clip.out.frame;
   if (clip.angleId !== attempt.angleId || isSame) return attempt;
   const start = attempt.start.frame === before.in.frame ? clip.in : inside(attempt.start, clip.in, clip.out);

@@ -1,5 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { BARE_CLIP, asSaid, type Attempt, type Instant } from '@odograph/core';
+import { BARE_CLIP, asSaid, recut, type Attempt, type Instant } from '@odograph/core';
 import type {
   AttemptEdit,
   AttemptFields,
@@ -82,8 +82,6 @@ const timedParts = (
     ...(doubts && { doubts: doubts.map((d, i) => ({ ...d, at: timed(d.at, `doubts.${i}.at`) })) }),
   };
 };
-
-const clamp = (x: number, low: number, high: number): number => Math.min(high, Math.max(low, x));
 
 @Injectable()
 export class ClipsService {
@@ -252,18 +250,14 @@ export class ClipsService {
       await edit.update('clip', id, baseVersion, row, () =>
         Object.entries(changes).map(([field, yours]) => ({ field, yours, theirs: theirs[field] })),
       );
-      // instants of the attempt are frames of its own angle: another look leaves them alone
-      if (clip.angleId !== attempt.angleId) return;
-      if (inFrame === clip.in.frame && outFrame === clip.out.frame) return;
-      const start = attempt.start.frame === clip.in.frame ? inFrame : clamp(attempt.start.frame, inFrame, outFrame);
-      const end = attempt.end.frame === clip.out.frame ? outFrame : clamp(attempt.end.frame, start, outFrame);
-      const commitFrame = attempt.commit ? clamp(attempt.commit.frame, start, end) : null;
-      await edit.update(
-        'attempt',
-        attempt.id,
-        null,
-        scalarRow({ startFrame: start, endFrame: end, commitFrame }, times),
-      );
+      const cut = recut(attempt, clip, { ...clip, in: times.instant(inFrame), out: times.instant(outFrame) });
+      if (cut === attempt) return;
+      const frames = {
+        startFrame: cut.start.frame,
+        endFrame: cut.end.frame,
+        commitFrame: cut.commit?.frame ?? null,
+      };
+      await edit.update('attempt', attempt.id, null, scalarRow(frames, times));
     });
     return this.library.changed(academy, touched);
   }

@@ -12,6 +12,9 @@ const idsOf = (kept: readonly { readonly edit: LibraryEdit }[]): readonly string
 
 describe('edits in the browser', () => {
   let heard: KeptIn[];
+  afterEach(() => {
+    jest.restoreAllMocks();
+  });
   beforeEach(() => {
     globalThis.indexedDB = new IDBFactory();
     heard = [];
@@ -61,24 +64,29 @@ describe('edits in the browser', () => {
     ]);
   });
 
+  test('when an edit is kept while the one before it is being done, it should go on from there, whichever comes first', async () => {
+    const on = (editId: string): LibraryEdit => ({ kind: 'attempt', editId, id: 'row', changes: { depth: 1 } });
+    for (const isDoneFirst of [true, false]) {
+      globalThis.indexedDB = new IDBFactory();
+      const edits = kept();
+      await edits.add('one', on('a'), 3);
+      const done = (): Promise<void> => edits.done('a', { id: 'row', from: 3, version: 4 });
+      const add = (): Promise<void> => edits.add('one', on('b'), 3);
+      await Promise.all((isDoneFirst ? [done, add] : [add, done]).map((work) => work()));
+      expect((await edits.all('one')).map((k) => [k.edit.editId, k.base])).toEqual([['b', 4]]);
+    }
+  });
+
   test('when the browser is full, what comes should be kept in the window behind what lies there, and that be said until it is gone', async () => {
     const database = await openEdits();
-    let asked = 0;
-    const add = (): Promise<never> => {
-      asked++;
-      return Promise.reject(new DOMException('full', 'QuotaExceededError'));
-    };
-    const full = new Proxy(database, {
-      get: (of, field) => {
-        const found: unknown = Reflect.get(of, field);
-        return field === 'add' ? add : typeof found === 'function' ? (found.bind(of) as unknown) : found;
-      },
-    });
     await kept().add('one', edit('a'), null);
-    const edits = kept(Promise.resolve(full));
+    const edits = kept(Promise.resolve(database));
+    const add = jest.spyOn(IDBObjectStore.prototype, 'add').mockImplementation(() => {
+      throw new DOMException('full', 'QuotaExceededError');
+    });
     await edits.add('one', edit('b'), null);
     await edits.add('one', edit('c'), null);
-    expect(asked).toBe(1);
+    expect(add).toHaveBeenCalledTimes(1);
     expect(heard).toEqual(['window, browser full']);
     expect(idsOf(await edits.all('one'))).toEqual(['a', 'b', 'c']);
     expect(idsOf(await kept().all('one'))).toEqual(['a']);

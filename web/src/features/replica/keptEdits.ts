@@ -13,8 +13,8 @@ export type KeptEdit = {
 /** What own edits made of a row, and nobody else between them: the version they found, and the one they left. */
 export type OwnStep = { readonly id: string; readonly from: number; readonly version: number };
 
-/** What an own edit made of a row, where nobody else came in between; null otherwise. */
-export const ownStep = ({ edit, base }: KeptEdit, version: number | undefined): OwnStep | null => {
+/** What an own edit that went out on a version made of its row, where nobody else came in between; null otherwise. */
+export const ownStep = (edit: LibraryEdit, base: number | null, version: number | undefined): OwnStep | null => {
   const id = rowIdOf(edit);
   return id !== null && base !== null && version === base + 1 ? { id, from: base, version } : null;
 };
@@ -101,9 +101,10 @@ export class KeptEdits implements EditStore {
       // what was made later is not kept in front of what was made before
       if (this.inWindow.length) this.inWindow.push(stored);
       else {
-        const database = await this.database;
-        const step = await database.get('steps', rowIdOf(edit) ?? '');
-        await database.add('edits', { ...stored, base: after(base, step) });
+        // in one transaction: what is done in between would go on with the edits that lie there, and not with this one
+        const both = (await this.database).transaction(['edits', 'steps'], 'readwrite');
+        const step = await both.objectStore('steps').get(rowIdOf(edit) ?? '');
+        await Promise.all([both.objectStore('edits').add({ ...stored, base: after(base, step) }), both.done]);
       }
     } catch (fault) {
       // it lies there already

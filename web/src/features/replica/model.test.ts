@@ -141,6 +141,9 @@ describe('whatever happens to edits', () => {
         }
         // nobody's later value was taken the place of by somebody who had not seen it
         expect(server.overwritten).toEqual([]);
+        // and nobody comes too late for oneself
+        const isAlone = !steps.some((s) => s.does === 'other');
+        if (isAlone) expect(browser.kept.filter((k) => k.why?.code === 'stale')).toEqual([]);
         for (const w of windows) {
           await load(w);
           expect(

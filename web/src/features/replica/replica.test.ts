@@ -110,6 +110,24 @@ describe('sending edits', () => {
     expect(selectLibrary(store.getState()).attempts[0]).toMatchObject({ action: 'armlock', depth: 3, version: 3 });
   });
 
+  test('when an edit is made before its row is here, and the next once it is, the next should not come too late for it', async () => {
+    const early = await browser.open();
+    early.dispatch(editQueued(say('e1', { action: 'armlock' })));
+    answers = [
+      (call) => {
+        early.dispatch(editQueued(say('e2', { action: 'triangle' })));
+        return kept(call);
+      },
+    ];
+    await early.dispatch(libraryApi.endpoints.library.initiate());
+    await until(() => selectPending(early.getState()).length === 0 && browser.kept.length === 0);
+    expect(calls.map((c) => [c.body.editId, c.body.baseVersion])).toEqual([
+      ['e1', 1],
+      ['e2', 2],
+    ]);
+    early.close();
+  });
+
   test('when the server cannot be reached, the edit should stay in view, be called unsaved, and go out later under the same id', async () => {
     browser.waitMs = 100;
     answers = [() => Promise.reject(new TypeError('network')), () => json({}, 503)];

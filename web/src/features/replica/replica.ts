@@ -265,10 +265,11 @@ export class Replica {
       const kept = this.accountId === accountId && !this.isOver ? await edits.first(accountId) : undefined;
       if (!kept) return 'empty';
       const { edit } = kept;
+      const base = this.baseNow(kept);
       // it is sent as soon as the library is here
       if (!selectServerLibrary(this.state)) return 'waiting';
       if (selectStatus(this.state) !== 'unreachable') this.dispatch(sendStatus('sending'));
-      const answer = await this.send(kept);
+      const answer = await this.send(edit, base);
       if (this.isOver) return 'empty';
       if (answer.kind === 'signed out') {
         this.dispatch(sendStatus('signed-out'));
@@ -282,7 +283,7 @@ export class Replica {
       this.judged.add(edit.editId);
       this.dispatch(sendStatus('sending'));
       if (answer.kind === 'done') {
-        await edits.done(edit.editId, ownStep(kept, versionIn(answer.changed, rowIdOf(edit))));
+        await edits.done(edit.editId, ownStep(edit, base, versionIn(answer.changed, rowIdOf(edit))));
         this.dispatch(editDone(edit.editId));
         channel.tell({ accountId, is: 'done', editId: edit.editId, changed: answer.changed });
       } else {
@@ -301,10 +302,14 @@ export class Replica {
     return fails < FAILED_TRIES;
   }
 
-  private async send({ edit, base }: KeptEdit): Promise<Answer> {
+  /** The version on which an edit goes out. Done before its row was here, it is taken as seen now; a word that was not there may be there now. */
+  private baseNow({ edit, base }: KeptEdit): number | null {
+    return edit.kind === 'word' ? base : (base ?? this.seen(edit));
+  }
+
+  private async send(edit: LibraryEdit, base: number | null): Promise<Answer> {
     try {
-      // done before the library was here: it is taken as seen now; a word that was not there may be there now
-      const request = requestOf(edit, edit.kind === 'word' ? base : (base ?? this.seen(edit)));
+      const request = requestOf(edit, base);
       const sent = await this.api!.dispatch(libraryApi.endpoints.send.initiate(request, { track: false }));
       return sent.error ? answerOf(sent.error) : { kind: 'done', changed: sent.data };
     } catch {
