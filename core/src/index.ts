@@ -2,6 +2,7 @@ export * from './timecode/index.js';
 export * from './signals/index.js';
 export * from './vocabulary/index.js';
 export * from './attempts/index.js';
+export * from './rows/index.js';
 export * from './phrase/index.js';
 export * from './map/index.js';
 export * from './routes/index.js';

@@ -1,9 +1,10 @@
-import { BARE_SHEET, type ClockAnchor } from '@odograph/core';
+import { BARE_FOOTAGE, type ClockAnchor } from '@odograph/core';
 import type { NewAngle, NewClip, NewFootage, NewLook, NewPerson } from '@odograph/core/contract';
 import { seededId } from './ids.js';
 import { demoFootage, type DemoClip, type DemoFootage } from './library.js';
 
 const footageRequest = (f: DemoFootage): NewFootage => ({
+  ...BARE_FOOTAGE,
   editId: seededId(`edit footage ${f.bout.id}`),
   id: f.footageId,
   angleId: f.cameras[0]!.angleId,
@@ -21,7 +22,6 @@ const footageRequest = (f: DemoFootage): NewFootage => ({
   athleteB: f.athletes[1],
   kitA: f.bout.athletes[0].wears,
   kitB: f.bout.athletes[1].wears,
-  ...BARE_SHEET,
 });
 
 const clipRequest = (f: DemoFootage, c: DemoClip): NewClip => ({

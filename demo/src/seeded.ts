@@ -6,7 +6,7 @@ import {
   shippedWords,
   BARE_CLIP,
   BARE_HOLD,
-  BARE_SHEET,
+  BARE_FOOTAGE,
   withChanges,
   type ActionWord,
   type Aim,
@@ -211,6 +211,7 @@ export const seededLibrary = (size: SizeName, seed: number, files: readonly Seed
     const others = persons.filter((p) => p.id !== a.id);
     const gi = random() < 0.6;
     const one: Footage = {
+      ...BARE_FOOTAGE,
       id: nextId(),
       version: 1,
       title: `${setting === 'competition' ? 'Match' : setting === 'training' ? 'Round' : 'Demonstration'} ${piece + 1}`,
@@ -224,7 +225,6 @@ export const seededLibrary = (size: SizeName, seed: number, files: readonly Seed
       athleteB: uneven(random, others).id,
       kitA: 'white kit',
       kitB: 'dark kit',
-      ...BARE_SHEET,
     };
     const end = ticks.length - 1;
     const angle = {

@@ -1,6 +1,6 @@
 import {
   BARE_CLIP,
-  BARE_SHEET,
+  BARE_FOOTAGE,
   draftAttempt,
   type Angle,
   type Attempt,
@@ -37,6 +37,7 @@ export const clipOn = (attempt: Attempt, id = `clip ${attempt.id}`): Clip => ({
 });
 
 const footage: Footage = {
+  ...BARE_FOOTAGE,
   id: 'footage',
   version: 1,
   title: 'A round',
@@ -50,7 +51,6 @@ const footage: Footage = {
   athleteB: 'sten',
   kitA: 'white jacket',
   kitB: 'blue jacket',
-  ...BARE_SHEET,
 };
 const angle: Angle = {
   id: 'angle',

@@ -50,7 +50,6 @@ export {
 } from './sentence.js';
 export { USUAL_KIND } from './usualKind.js';
 export { courseOf, linkAttempts, type CoursePoint, type CourseRun, type Link, type Timed } from './chains.js';
-export { draftAttempt } from './draft.js';
 export {
   USUAL_LAG_MS,
   learnedLagMs,

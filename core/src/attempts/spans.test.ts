@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { BARE_SHEET, LEFT_OUT_KINDS, SPAN_KINDS, type FootageSpan } from './types.js';
+import { BARE_FOOTAGE } from '../rows/index.js';
+import { LEFT_OUT_KINDS, SPAN_KINDS, type FootageSpan } from './types.js';
 import {
   isLeftOut,
   isLoggedThroughout,
@@ -96,7 +97,7 @@ describe('stretches of footage', () => {
 
   test('when footage is picked, only what lies in a stretch marked so should be logged throughout', () => {
     const picked = {
-      ...BARE_SHEET,
+      ...BARE_FOOTAGE,
       logged: 'picked',
       spans: [{ fromMs: 1000, toMs: 2000, kind: 'logged throughout' }],
     } as const;

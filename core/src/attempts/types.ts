@@ -159,9 +159,6 @@ export type Clip = {
   readonly loops: readonly DetailLoop[];
 };
 
-/** What nobody said of a clip. */
-export const BARE_CLIP = { note: '', seen: null, keyMoments: [], loops: [] } as const satisfies Partial<Clip>;
-
 /**
  * A mark on footage: an instant at which something happened, not yet a clip. `pressed` is where the picture stood when the key was pressed, `at` where it was put back to
  * by the reaction lag of whoever pressed it, or by hand (then it is settled). With a state it is a sighting: they are there, and nobody acts.
@@ -223,18 +220,6 @@ export type FootageSpan = {
   readonly toMs: number;
   readonly kind: (typeof SPAN_KINDS)[number];
 };
-
-/** A sheet on which nothing more is said than what it must say. */
-export const BARE_SHEET = {
-  ruleset: '',
-  level: '',
-  place: '',
-  surroundings: null,
-  context: '',
-  audience: 'academy',
-  clock: [],
-  spans: [],
-} as const satisfies Partial<Footage>;
 
 /** A range of a file that shows a footage. Footage time (s) = offsetMs / 1000 + (file time − time of `fromFrame`) × rate. */
 export type Angle = {

@@ -1,16 +1,15 @@
 import Joi from 'joi';
-import type { Role } from '../vocabulary/index.js';
+import { KEY_LIMIT, NAME_LIMIT } from '../rows/index.js';
 import { EMAIL_LIMIT, normalEmail } from './email.js';
 import { passwordFault } from './password.js';
 
-/** Fields that stand in more than one request. Names are at most this long, in characters. */
-export const NAME_LIMIT = 120;
+/** Fields that stand in more than one request. */
 
 export const id = (): Joi.StringSchema => Joi.string().guid({ version: 'uuidv7' }).lowercase();
 export const editId = (): Joi.StringSchema => id().required();
 export const key = (): Joi.StringSchema =>
   Joi.string()
-    .max(60)
+    .max(KEY_LIMIT)
     .pattern(/^[a-z0-9-]+$/);
 /** Text without NUL, which nobody types and some programs take for the end. */
 const written = (): Joi.StringSchema => Joi.string().replace(/\0/g, '').trim();
@@ -18,7 +17,6 @@ export const name = (limit = NAME_LIMIT): Joi.StringSchema => written().min(1).m
 export const text = (limit: number): Joi.StringSchema => written().allow('').max(limit);
 export const frame = (): Joi.NumberSchema => Joi.number().integer().min(0).max(100_000_000);
 export const version = (): Joi.NumberSchema => Joi.number().integer().min(1).required();
-export const role = Joi.string<Role>().valid('even', 'top', 'bottom', 'attacker', 'defender');
 /** An address, in the one form in which it is kept. */
 export const email = (): Joi.StringSchema =>
   Joi.string()

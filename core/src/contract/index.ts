@@ -19,7 +19,6 @@ export type {
   SessionLook,
 } from './answers.js';
 export { EMAIL_LIMIT, normalEmail } from './email.js';
-export { NAME_LIMIT } from './fields.js';
 export { PASSWORD_LEAST, PASSWORD_WORDS, passwordFault, passwordWords } from './password.js';
 export { wellFormed } from './wellFormed.js';
 export * from './attempts.js';

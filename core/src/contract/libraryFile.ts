@@ -1,5 +1,6 @@
 import Joi from 'joi';
 import type { Library } from '../library/index.js';
+import { KEPT, type Fields } from '../rows/index.js';
 
 const rows = (fields: Joi.SchemaMap): Joi.ArraySchema =>
   Joi.array()
@@ -7,6 +8,12 @@ const rows = (fields: Joi.SchemaMap): Joi.ArraySchema =>
     .required();
 const instant = Joi.object({ frame: Joi.number().required(), pts: Joi.number().required() });
 const state = Joi.object({ position: Joi.string().required(), role: Joi.string().required() });
+
+/** Fields that a file of an earlier version does not have stand as where nobody says them. */
+const bareIn = (fields: Fields): Joi.SchemaMap =>
+  Object.fromEntries(
+    Object.entries(fields).flatMap(([field, part]) => ('bare' in part ? [[field, Joi.any().default(part.bare)]] : [])),
+  );
 
 /** A library export read back from a file: loose in what it carries beside, strict in what is counted. */
 export const libraryFile = Joi.object<Library>({
@@ -30,6 +37,7 @@ export const libraryFile = Joi.object<Library>({
   }),
   angles: rows({ footageId: Joi.string().required(), fileId: Joi.string().required() }),
   attempts: rows({
+    ...bareIn(KEPT.attempt),
     footageId: Joi.string().required(),
     subject: Joi.valid('a', 'b').required(),
     state: state.allow(null).required(),
@@ -41,20 +49,12 @@ export const libraryFile = Joi.object<Library>({
     end: instant.required(),
     controls: Joi.array().required(),
     reactions: Joi.array().required(),
-    errors: Joi.array().default([]),
-    answers: Joi.array().default([]),
-    doubts: Joi.array().default([]),
-    proposed: Joi.array().default([]),
-    followsId: Joi.string().allow(null).default(null),
-    isCut: Joi.boolean().default(false),
-    wanted: Joi.string().allow(null).default(null),
   }),
   clips: rows({
+    ...bareIn(KEPT.clip),
     attemptId: Joi.string().required(),
     in: instant.required(),
     out: instant.required(),
-    keyMoments: Joi.array().default([]),
-    loops: Joi.array().default([]),
   }),
   routes: Joi.array().default([]),
   moments: Joi.array().default([]),

@@ -1,10 +1,8 @@
 import Joi from 'joi';
-import type { State, Subject } from '../attempts/index.js';
-import { editId, frame, id, key, text, version } from './fields.js';
-
-const NOTE_LIMIT = 500;
-const state = Joi.object<State, true>({ position: key().required(), role: key().required() });
-const subject = Joi.string().valid('a', 'b');
+import type { Moment } from '../attempts/index.js';
+import { KEPT } from '../rows/index.js';
+import { editId, frame, id } from './fields.js';
+import { editOf, saidOf, schemaOf, type EditOf, type SentFields } from './schemas.js';
 
 export type NewMoment = {
   readonly editId: string;
@@ -14,36 +12,15 @@ export type NewMoment = {
   /** Where the picture stood when the key was pressed, and how fast it went; 0 = it stood. */ readonly pressedFrame: number;
   readonly speed: number;
 };
-export const newMoment = Joi.object<NewMoment, true>({
+export const newMoment = Joi.object<NewMoment>({
   editId: editId(),
   id: id().required(),
   angleId: id().required(),
   atFrame: frame().required(),
   pressedFrame: frame().required(),
-  speed: Joi.number().min(0).max(16).required(),
+  speed: schemaOf(KEPT.moment.speed.told).required(),
 });
 
-export type MomentEdit = {
-  readonly editId: string;
-  readonly baseVersion: number;
-  readonly changes: {
-    readonly atFrame?: number;
-    readonly attemptId?: string | null;
-    readonly state?: State | null;
-    readonly subject?: Subject | null;
-    readonly note?: string;
-  };
-};
-export const momentEdit = Joi.object<MomentEdit>({
-  editId: editId(),
-  baseVersion: version(),
-  changes: Joi.object({
-    atFrame: frame(),
-    attemptId: id().allow(null),
-    state: state.allow(null),
-    subject: subject.allow(null),
-    note: text(NOTE_LIMIT),
-  })
-    .min(1)
-    .required(),
-});
+export type MomentFields = SentFields<Moment, typeof KEPT.moment>;
+export type MomentEdit = EditOf<Partial<MomentFields>>;
+export const momentEdit = editOf<Partial<MomentFields>>(saidOf(KEPT.moment));

@@ -1,6 +1,8 @@
 import Joi from 'joi';
-import { AGES, AUDIENCES, type Person } from '../attempts/index.js';
-import { NAME_LIMIT, chosenPassword, editId, email, id, name, password, token, version } from './fields.js';
+import type { Person } from '../attempts/index.js';
+import { KEPT, NAME_LIMIT } from '../rows/index.js';
+import { chosenPassword, editId, email, id, name, password, token } from './fields.js';
+import { editOf, newOf, saidOf, type EditOf, type SentFields } from './schemas.js';
 
 export const ROLES = ['head', 'coach', 'student'] as const;
 /** What somebody may do in an academy: a head everything, a coach everything but people's roles, a student looks. */
@@ -78,42 +80,8 @@ export const roleChange = Joi.object<RoleChange, true>({ role: memberRole.requir
 export type AcademyChoice = { readonly academyId: string };
 export const academyChoice = Joi.object<AcademyChoice, true>({ academyId: id().required() });
 
-export type PersonFields = Omit<Person, 'id' | 'version'>;
-const personFields = {
-  name: name(),
-  athlete: Joi.boolean(),
-  member: Joi.boolean(),
-  accountId: id().allow(null),
-  level: Joi.string().trim().min(1).max(40).allow(null),
-  age: Joi.string()
-    .valid(...AGES)
-    .allow(null),
-  filming: Joi.boolean().allow(null),
-  shownTo: Joi.string()
-    .valid(...AUDIENCES)
-    .allow(null),
-};
+export type PersonFields = SentFields<Person, typeof KEPT.person>;
 export type NewPerson = { readonly editId: string; readonly id: string } & PersonFields;
-export const newPerson = Joi.object<NewPerson>({
-  editId: editId(),
-  id: id().required(),
-  ...personFields,
-  name: name().required(),
-  athlete: Joi.boolean().default(false),
-  member: Joi.boolean().default(false),
-  accountId: personFields.accountId.default(null),
-  level: personFields.level.default(null),
-  age: personFields.age.default(null),
-  filming: personFields.filming.default(null),
-  shownTo: personFields.shownTo.default(null),
-});
-export type PersonEdit = {
-  readonly editId: string;
-  readonly baseVersion: number;
-  readonly changes: Partial<PersonFields>;
-};
-export const personEdit = Joi.object<PersonEdit>({
-  editId: editId(),
-  baseVersion: version(),
-  changes: Joi.object(personFields).min(1).required(),
-});
+export const newPerson = Joi.object<NewPerson>({ editId: editId(), id: id().required(), ...newOf(KEPT.person) });
+export type PersonEdit = EditOf<Partial<PersonFields>>;
+export const personEdit = editOf<Partial<PersonFields>>(saidOf(KEPT.person));

@@ -9,6 +9,7 @@ import {
   LIMBS,
   RISK_CLASSES,
   RISK_PAIN,
+  ROLES,
   WORD_KINDS,
   areRoles,
   type Definition,
@@ -17,23 +18,13 @@ import {
   type Scope,
   type WordKind,
 } from '../vocabulary/index.js';
-import { byKind, editId, id, key, name, role } from './fields.js';
+import { KEPT } from '../rows/index.js';
+import { editId, id, key, name } from './fields.js';
+import { schemaOf } from './schemas.js';
 
-const ALIASES_LIMIT = 60;
 const LINES_LIMIT = 2000;
 
-const scope = byKind<Scope>({
-  coach: { accountId: id().required() },
-  footage: { footageId: id().required() },
-  academy: {},
-});
-const alias = Joi.object<OwnAlias>({
-  id: id().required(),
-  alias: name().required(),
-  scope: scope.required(),
-  language: Joi.string().valid(...LANGUAGES),
-});
-
+const role = Joi.string().valid(...ROLES);
 const family = Joi.string().valid(...FAMILIES);
 const aim = Joi.alternatives().try(
   Joi.object({ position: key().required(), role: role.required() }),
@@ -140,11 +131,13 @@ export const wordEdit = Joi.object<WordEdit>({
     .valid(...WORD_KINDS)
     .required(),
   key: key().required(),
-  name: name().allow(null).required(),
-  hidden: Joi.boolean().required(),
-  aliases: Joi.array().items(alias).max(ALIASES_LIMIT).required(),
+  ...Object.fromEntries(
+    (['name', 'hidden', 'aliases', 'scope'] as const).map((field) => [
+      field,
+      schemaOf(KEPT.word[field].told).required(),
+    ]),
+  ),
   definition: definition.allow(null).required(),
-  scope: scope.required(),
 });
 
 /** Aliases for many words at once, as they come from a list. */

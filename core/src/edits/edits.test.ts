@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
-import { BARE_CLIP, BARE_SHEET, draftAttempt, type Attempt, type Clip, type Person } from '../attempts/index.js';
+import type { Attempt, Clip, Person } from '../attempts/index.js';
+import { BARE_CLIP, BARE_FOOTAGE, draftAttempt } from '../rows/index.js';
 import { attemptEdit, newClip as newClipRequest, newClips, newMoment, wordEdit } from '../contract/index.js';
 import type { Library } from '../library/index.js';
 import { fieldsSent, requestOf, rowIdOf, seenVersion, withEdits, withoutFields, type LibraryEdit } from './index.js';
@@ -24,7 +25,7 @@ const library: Library = {
   persons: [person('orla'), person('sten')],
   footage: [
     {
-      ...{ ...BARE_SHEET, id: 'footage', version: 1, title: 'A round', setting: 'training', logged: 'throughout' },
+      ...{ ...BARE_FOOTAGE, id: 'footage', version: 1, title: 'A round', setting: 'training', logged: 'throughout' },
       ...{ live: true, gi: true, counted: true, date: null, athleteA: 'orla', athleteB: 'sten', kitA: '', kitB: '' },
     },
   ],

@@ -1,6 +1,7 @@
 import type { Attempt, Clip, Instant } from '../attempts/index.js';
 import type { NewClip } from '../contract/index.js';
 import type { Library } from '../library/index.js';
+import { KEPT, sentName, type Entity, type Fields } from '../rows/index.js';
 import type { LibraryEdit, MadeClip } from './edit.js';
 import { ROWS, type Kept } from './rows.js';
 
@@ -11,26 +12,20 @@ export type EditRequest = {
   readonly body: object;
 };
 
-/** Instants that are sent as frames alone: the server has the times of the file. */
-const AS_FRAMES: Readonly<Record<string, string>> = {
-  start: 'startFrame',
-  commit: 'commitFrame',
-  end: 'endFrame',
-  in: 'inFrame',
-  out: 'outFrame',
-  at: 'atFrame',
-};
-const sentAs = (field: string): string => AS_FRAMES[field] ?? field;
-const asSent = (changes: object): Readonly<Record<string, unknown>> =>
-  Object.fromEntries(
-    Object.entries(changes).map(([field, value]: [string, unknown]) =>
-      field in AS_FRAMES ? [sentAs(field), value && (value as Instant).frame] : [field, value],
-    ),
+/** Fields of a row as they are sent: of an instant the frame alone, for the server has the times of the file. */
+const asSent = (kind: Entity, changes: object): Readonly<Record<string, unknown>> => {
+  const fields: Fields = KEPT[kind];
+  return Object.fromEntries(
+    Object.entries(changes).map(([field, value]: [string, unknown]) => [
+      sentName(fields, field),
+      fields[field]?.told.is === 'instant' ? value && (value as Instant).frame : value,
+    ]),
   );
+};
 
 const attemptSent = ({ version, footageId, angleId, ...attempt }: Attempt): NewClip['attempt'] => {
   void [version, footageId, angleId];
-  return asSent(attempt) as NewClip['attempt'];
+  return asSent('attempt', attempt) as NewClip['attempt'];
 };
 const clipSent = ({ id, angleId, in: inAt, out, note }: Clip): NewClip['clip'] => ({
   ...{ id, angleId, inFrame: inAt.frame, outFrame: out.frame, note },
@@ -95,7 +90,7 @@ export const requestOf = (edit: LibraryEdit, base: number | null): EditRequest =
     case 'moment':
     case 'person':
     case 'route': {
-      const body = { editId, baseVersion, changes: asSent(edit.changes) };
+      const body = { editId, baseVersion, changes: asSent(edit.kind, edit.changes) };
       return { url: `${ADDRESS[edit.kind]}/${edit.id}`, method: 'PATCH', body };
     }
     case 'word': {
@@ -123,11 +118,11 @@ export const requestOf = (edit: LibraryEdit, base: number | null): EditRequest =
 
 /** What an edit would change, by the names of the fields as they are sent, with the values that were to stand. */
 export const fieldsSent = (edit: LibraryEdit): Readonly<Record<string, unknown>> =>
-  'changes' in edit ? asSent(edit.changes) : {};
+  'changes' in edit ? asSent(edit.kind, edit.changes) : {};
 
 /** An edit without the fields (as they are sent) for which somebody else's values are to stand; null where nothing of it is left. */
 export const withoutFields = (edit: LibraryEdit, fields: ReadonlySet<string>): LibraryEdit | null => {
   if (!('changes' in edit)) return edit;
-  const left = Object.entries(edit.changes).filter(([field]) => !fields.has(sentAs(field)));
+  const left = Object.entries(edit.changes).filter(([field]) => !fields.has(sentName(KEPT[edit.kind], field)));
   return left.length ? { ...edit, changes: Object.fromEntries(left) } : null;
 };

@@ -1,9 +1,11 @@
-import { BARE_SHEET, draftAttempt, type Attempt, type Finish, type Footage, type State } from '../attempts/index.js';
+import type { Attempt, Finish, Footage, State } from '../attempts/index.js';
+import { BARE_FOOTAGE, draftAttempt } from '../rows/index.js';
 import type { Logged } from '../map/index.js';
 import type { Role } from '../vocabulary/index.js';
 
 /** The worked examples of the model, one library: footage F1 and F4 competition, F2 training, F3 demonstration; instants in frames of 1 s. */
 const footage = (id: string, setting: Footage['setting']): Footage => ({
+  ...BARE_FOOTAGE,
   id,
   version: 1,
   title: id,
@@ -17,7 +19,6 @@ const footage = (id: string, setting: Footage['setting']): Footage => ({
   athleteB: `${id} b`,
   kitA: '',
   kitB: '',
-  ...BARE_SHEET,
 });
 
 export const FOOTAGE = {

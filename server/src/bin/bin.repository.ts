@@ -1,9 +1,10 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { placeName, readPlace, type Words } from '@odograph/core';
+import { placeName, stateId, type Entity, type Words } from '@odograph/core';
 import type { Binned, References } from '@odograph/core/contract';
 import { Op, QueryTypes, Sequelize, Transaction } from 'sequelize';
 import type { AcademyId } from '../database/academyId.js';
-import type { Entity, Models, Row } from '../database/models.js';
+import { fromRow, type Row } from '../database/columns.js';
+import type { Models } from '../database/models.js';
 import { MODELS } from '../database/tokens.js';
 
 export type BinnedRow = { readonly id: string; readonly name: string; readonly removedAt: Date };
@@ -14,16 +15,10 @@ export type GoneFile = { readonly academyId: AcademyId; readonly id: string };
  * looked through leads, and what it points to is found by its key, also where the database's statistics date from before a large library came.
  */
 const PURGES: readonly string[] = [
-  `UPDATE route_steps s STRAIGHT_JOIN clips c ON c.academy_id = s.academy_id AND c.id = s.clip_id SET s.clip_id = NULL WHERE c.deleted_at < :old`,
-  `DELETE s FROM route_steps s STRAIGHT_JOIN routes r ON r.academy_id = s.academy_id AND r.id = s.route_id WHERE s.deleted_at < :old OR r.deleted_at < :old`,
   `DELETE FROM routes WHERE deleted_at < :old`,
   `DELETE FROM clips WHERE deleted_at < :old`,
   `DELETE m FROM moments m STRAIGHT_JOIN angles g ON g.academy_id = m.academy_id AND g.id = m.angle_id STRAIGHT_JOIN footage f ON f.academy_id = m.academy_id AND f.id = m.footage_id
    WHERE m.deleted_at < :old OR g.deleted_at < :old OR f.deleted_at < :old`,
-  ...['controls', 'attempt_reactions', 'attempt_reasons'].map(
-    (table) =>
-      `DELETE b FROM ${table} b STRAIGHT_JOIN attempts a ON a.academy_id = b.academy_id AND a.id = b.attempt_id WHERE b.deleted_at < :old OR a.deleted_at < :old`,
-  ),
   `UPDATE attempts a STRAIGHT_JOIN attempts p ON p.academy_id = a.academy_id AND p.id = a.parent_id SET a.parent_id = NULL WHERE p.deleted_at < :old`,
   `UPDATE attempts a STRAIGHT_JOIN attempts p ON p.academy_id = a.academy_id AND p.id = a.counter_of_id SET a.counter_of_id = NULL WHERE p.deleted_at < :old`,
   `UPDATE attempts a STRAIGHT_JOIN attempts p ON p.academy_id = a.academy_id AND p.id = a.follows_id SET a.follows_id = NULL WHERE p.deleted_at < :old`,
@@ -34,7 +29,6 @@ const PURGES: readonly string[] = [
   `DELETE f FROM footage f LEFT JOIN angles g ON g.academy_id = f.academy_id AND g.footage_id = f.id LEFT JOIN attempts a ON a.academy_id = f.academy_id AND a.footage_id = f.id
    WHERE f.deleted_at < :old AND g.id IS NULL AND a.id IS NULL`,
   `DELETE p FROM persons p LEFT JOIN footage f ON f.academy_id = p.academy_id AND (f.athlete_a = p.id OR f.athlete_b = p.id) WHERE p.deleted_at < :old AND f.id IS NULL`,
-  `DELETE a FROM word_aliases a JOIN word_changes w ON w.academy_id = a.academy_id AND w.id = a.word_change_id WHERE a.deleted_at < :old OR w.deleted_at < :old`,
   `DELETE FROM word_changes WHERE deleted_at < :old`,
 ];
 
@@ -63,7 +57,8 @@ export class BinRepository {
     const here = 'academy_id = :academy AND deleted_at IS NULL';
     const routesWith = (clips: string): Promise<readonly string[]> =>
       this.names(
-        `SELECT DISTINCT r.name FROM routes r JOIN route_steps s ON s.academy_id = r.academy_id AND s.route_id = r.id AND s.deleted_at IS NULL
+        `SELECT DISTINCT r.name FROM routes r
+         JOIN JSON_TABLE(r.steps, '$[*]' COLUMNS (clip_id CHAR(36) CHARACTER SET ascii PATH '$.clipId')) s
          WHERE r.academy_id = :academy AND r.deleted_at IS NULL AND s.clip_id IN (${clips}) ORDER BY r.name`,
         academy,
         id,
@@ -124,37 +119,21 @@ export class BinRepository {
     kind: string,
     key: string,
   ): Promise<Pick<References, 'attempts' | 'routes'>> {
-    const list = (table: string, condition: string): string =>
-      `EXISTS (SELECT 1 FROM ${table} b WHERE b.academy_id = a.academy_id AND b.attempt_id = a.id AND b.deleted_at IS NULL AND ${condition})`;
-    const within = (column: string, path: string): string =>
-      `JSON_CONTAINS(JSON_EXTRACT(a.${column}, '$[*].${path}'), JSON_QUOTE(:id))`;
-    const says: Record<string, string> = {
-      position: `a.state_position = :id OR a.restart_position = :id OR (a.finish_kind = 'state' AND a.finish_key = :id) OR ${within('answers', 'from.position')}`,
-      action: `a.action = :id OR ${within('answers', 'action')} OR ${list('attempt_reactions', 'b.is_action AND b.what = :id')}`,
-      target: list('controls', 'b.target = :id'),
-      // said as where it ended, or as what was tried
-      submission: `(a.finish_kind = 'submission' AND a.finish_key = :id) OR a.action = LEFT(CONCAT('try-', :id), 60) OR ${list('attempt_reactions', "b.is_action AND b.what = LEFT(CONCAT('try-', :id), 60)")}`,
-      reaction: `a.wanted = :id OR ${within('answers', 'reaction')} OR ${list('attempt_reactions', 'NOT b.is_action AND b.what = :id')}`,
-      reason: `${within('errors', 'what')} OR ${list('attempt_reasons', 'b.reason = :id')}`,
+    // a submission is said as where it ended, or as what was tried
+    const tried = kind === 'submission' ? " OR (kind = 'action' AND word_key = LEFT(CONCAT('try-', :key), 60))" : '';
+    const rows = await this.select<{ entity: string; id: string }>(
+      `SELECT DISTINCT entity, entity_id AS id FROM word_uses WHERE academy_id = :academy AND ((kind = :kind AND word_key = :key)${tried})`,
+      { academy, kind, key },
+    );
+    const routes = rows.flatMap((row) => (row.entity === 'route' ? row.id : []));
+    const names = await this.models.route.findAll({
+      where: { academyId: academy, id: { [Op.in]: routes } },
+      order: [['name', 'ASC']],
+    });
+    return {
+      attempts: rows.filter((row) => row.entity === 'attempt').length,
+      routes: names.map((row) => row.get('name') as string),
     };
-    const attempts = await this.count(
-      `SELECT COUNT(*) AS n FROM attempts a WHERE a.academy_id = :academy AND a.deleted_at IS NULL AND (${says[kind]!})`,
-      academy,
-      key,
-    );
-    const steps = await this.select<{ name: string; from_place: string; action: string; to_place: string }>(
-      `SELECT r.name, s.from_place, s.action, s.to_place FROM routes r JOIN route_steps s ON s.academy_id = r.academy_id AND s.route_id = r.id
-       WHERE r.academy_id = :academy AND r.deleted_at IS NULL AND s.deleted_at IS NULL ORDER BY r.name`,
-      { academy },
-    );
-    const isSaid = (step: (typeof steps)[number]): boolean =>
-      kind === 'action'
-        ? step.action === key
-        : [step.from_place, step.to_place].map(readPlace).some((place) => {
-            if (place?.kind === 'state') return kind === 'position' && place.position === key;
-            return place?.kind === 'submission' && kind === 'submission' && place.submission === key;
-          });
-    return { attempts, routes: [...new Set(steps.filter(isSaid).map((s) => s.name))] };
   }
 
   /** What lies in the bin of one kind, the newest first. */
@@ -179,16 +158,21 @@ export class BinRepository {
     const attempts = await this.models.attempt.findAll({
       where: { academyId: academy, id: { [Op.in]: clips.map((c) => c['attemptId'] as string) } },
     });
-    const byId = new Map(attempts.map((a) => [a.get('id') as string, a.get({ plain: true })]));
+    const byId = new Map(
+      attempts.map((row) => {
+        const attempt = fromRow('attempt', row.get({ plain: true }));
+        return [attempt.id, attempt] as const;
+      }),
+    );
     return new Map(
-      clips.map((clip) => {
-        const attempt = byId.get(clip['attemptId'] as string);
-        const [position, role, action] = [attempt?.['statePosition'], attempt?.['stateRole'], attempt?.['action']];
+      clips.map((row) => {
+        const { id, attemptId } = fromRow('clip', row);
+        const { action, state } = byId.get(attemptId) ?? { action: null, state: null };
         const said = [
-          typeof action === 'string' ? words.name('action', action) : 'an entry not said',
-          typeof position === 'string' ? `from ${placeName(`${position}/${role as string}` as never, words)}` : '',
+          action === null ? 'an entry not said' : words.name('action', action),
+          state ? `from ${placeName(stateId(state), words)}` : '',
         ];
-        return [clip['id'] as string, said.filter(Boolean).join(' ')];
+        return [id, said.filter(Boolean).join(' ')];
       }),
     );
   }
@@ -232,6 +216,7 @@ export class BinRepository {
     // so that only rows that go are locked, and not all that were looked at
     const isolationLevel = Transaction.ISOLATION_LEVELS.READ_COMMITTED;
     return this.sequelize.transaction({ isolationLevel }, async (transaction) => {
+      await this.withoutClips(old, transaction);
       for (const sql of PURGES) await this.sequelize.query(sql, { replacements: { old }, transaction });
       const gone = await this.sequelize.query<{ academy_id: AcademyId; id: string }>(
         `SELECT f.academy_id, f.id FROM files f LEFT JOIN angles g ON g.academy_id = f.academy_id AND g.file_id = f.id
@@ -242,5 +227,21 @@ export class BinRepository {
         await this.models.file.destroy({ where: { academyId: academy_id, id }, transaction });
       return gone.map(({ academy_id, id }) => ({ academyId: academy_id, id }));
     });
+  }
+
+  /** Steps of routes show clips that go no longer. */
+  private async withoutClips(old: Date, transaction: Transaction): Promise<void> {
+    const routes = await this.sequelize.query<{ academy_id: string; id: string; clip_id: string }>(
+      `SELECT r.academy_id, r.id, c.id AS clip_id FROM clips c STRAIGHT_JOIN routes r ON r.academy_id = c.academy_id
+       WHERE c.deleted_at < :old AND JSON_CONTAINS(JSON_EXTRACT(r.steps, '$[*].clipId'), JSON_QUOTE(c.id))`,
+      { type: QueryTypes.SELECT, replacements: { old }, transaction },
+    );
+    for (const { academy_id: academyId, id, clip_id: gone } of routes) {
+      const found = await this.models.route.findOne({ where: { academyId, id }, transaction });
+      if (!found) continue;
+      const { steps } = fromRow('route', found.get({ plain: true }));
+      const left = steps.map((step) => (step.clipId === gone ? { ...step, clipId: null } : step));
+      await found.update({ steps: left }, { transaction });
+    }
   }
 }

@@ -96,9 +96,7 @@ export class BinService implements OnModuleDestroy {
   async restore(session: Session, { editId, kind, id }: Restore): Promise<Changed> {
     const academy = session.academyId;
     const touched = await this.changes.edit(session, editId, async (edit) => {
-      const row = await edit.find(kind, id, true);
-      if (!row) throw notFound();
-      const at = row['deletedAt'] as Date | null;
+      const at = await edit.binnedAt(kind, id);
       await edit.restore(kind, id);
       if (at === null) return;
       if (kind === 'footage') {
@@ -112,9 +110,10 @@ export class BinService implements OnModuleDestroy {
           await edit.restore('attempt', attempt);
       }
       if (kind === 'clip') {
-        if (!(await edit.find('angle', row['angleId'] as string)))
+        const { angleId, attemptId } = await edit.require('clip', id);
+        if (!(await edit.find('angle', angleId)))
           throw new Refused({ code: 'above-in-bin', facts: { what: 'footage' } });
-        await edit.restore('attempt', row['attemptId'] as string);
+        await edit.restore('attempt', attemptId);
       }
     });
     return this.library.changed(academy, touched);

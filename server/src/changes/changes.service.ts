@@ -1,18 +1,18 @@
 import { Inject, Injectable } from '@nestjs/common';
+import type { Entity } from '@odograph/core';
 import { QueryTypes, Sequelize, UniqueConstraintError } from 'sequelize';
 import type { Session } from '../accounts/session.js';
 import { patiently } from '../database/deadlock.js';
-import type { Entity, Models } from '../database/models.js';
+import type { Models } from '../database/models.js';
 import { MODELS } from '../database/tokens.js';
 import { Refused, notFound } from '../errors/refused.js';
-import { ABOVE, Edit, type Touched } from './edit.js';
+import { Edit, type ChangeRecord, type Touched } from './edit.js';
 
 /** How many of a person's latest edits can be undone. */
 const UNDO_DEPTH = 100;
 const DEADLOCK_TRIES = 3;
 /** Taking footage in is not taken back by a key pressed once too often: everything that was done in it would go with it. */
-const isTakingIn = ({ entity, field }: Edit['changes'][number]): boolean =>
-  ['file', 'footage'].includes(entity) && field === '*';
+const isTakingIn = ({ entity, field }: ChangeRecord): boolean => ['file', 'footage'].includes(entity) && field === '*';
 
 /** The only way rows of an academy are changed: an edit with an id made by the client, in one transaction, kept as change records. */
 @Injectable()
@@ -82,44 +82,28 @@ export class ChangesService {
       );
       const edit = new Edit(this.models, academyId, transaction, now);
       await write(edit);
+      const records = await edit.settled();
       await this.models.changeRecord.bulkCreate(
-        edit.changes.map((c, ordinal) => ({ academyId, editId, ordinal, ...c })),
+        records.map((c, ordinal) => ({ academyId, editId, ordinal, ...c })),
         { transaction },
       );
       return edit.touched;
     });
   }
 
-  private async recordsOf(session: Session, editId: string): Promise<Edit['changes'][number][]> {
+  private async recordsOf(session: Session, editId: string): Promise<ChangeRecord[]> {
     const rows = await this.models.changeRecord.findAll({
       where: { academyId: session.academyId, editId },
       order: [['ordinal', 'ASC']],
     });
-    return rows.map((r) => r.get({ plain: true }) as unknown as Edit['changes'][number]);
+    return rows.map((r) => r.get({ plain: true }) as unknown as ChangeRecord);
   }
 
   private async touchedBy(session: Session, editId: string): Promise<Touched> {
     const touched = new Map<Entity, Set<string>>();
-    const add = (entity: Entity, id: string): void =>
-      void touched.set(entity, (touched.get(entity) ?? new Set()).add(id));
-    for (const record of await this.recordsOf(session, editId)) {
-      add(record.entity, record.entityId);
-      const above = await this.rowAbove(session, record);
-      if (above) add(above.entity, above.id);
-    }
+    for (const { entity, entityId } of await this.recordsOf(session, editId))
+      touched.set(entity, (touched.get(entity) ?? new Set()).add(entityId));
     return touched;
-  }
-
-  private async rowAbove(
-    session: Session,
-    record: { entity: Entity; entityId: string },
-  ): Promise<{ readonly entity: Entity; readonly id: string; readonly list: string } | undefined> {
-    const above = ABOVE[record.entity];
-    if (!above) return undefined;
-    const row = await this.models[record.entity].findOne({
-      where: { academyId: session.academyId, id: record.entityId },
-    });
-    return row ? { entity: above.entity, id: row.get(above.by) as string, list: above.list } : undefined;
   }
 
   /** Takes back the newest edit of this person that is not undone yet, among the last hundred, made out of its change records. */
@@ -180,16 +164,9 @@ export class ChangesService {
     session: Session,
     edit: Edit,
     targetId: string,
-    records: readonly Edit['changes'][number][],
+    records: readonly ChangeRecord[],
   ): Promise<void> {
-    const bumped = new Map<string, { entity: Entity; id: string; list: string }>();
-    for (const record of [...records].reverse()) {
-      await edit.revert(record);
-      const above = await this.rowAbove(session, record);
-      if (above) bumped.set(`${above.id} ${above.list}`, above);
-    }
-    for (const { entity, id, list } of bumped.values())
-      if (await edit.find(entity, id)) await edit.bump(entity, id, list);
+    for (const record of [...records].reverse()) await edit.revert(record);
     await this.models.edit.update(
       { undoneAt: edit.now },
       { where: { academyId: session.academyId, id: targetId }, transaction: edit.transaction },

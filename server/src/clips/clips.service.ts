@@ -1,5 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { BARE_CLIP, asSaid, recut, type Attempt, type Instant } from '@odograph/core';
+import { BARE_ATTEMPT, BARE_CLIP, asSaid, recut } from '@odograph/core';
 import type {
   AttemptEdit,
   AttemptFields,
@@ -13,75 +13,23 @@ import type {
 import type { Session } from '../accounts/session.js';
 import { BinService } from '../bin/bin.service.js';
 import { ChangesService } from '../changes/changes.service.js';
-import type { Difference, Edit } from '../changes/edit.js';
-import type { Row } from '../database/models.js';
+import type { Edit } from '../changes/edit.js';
+import { fromSent, type InstantOf } from '../changes/fromSent.js';
 import { invalid, notFound } from '../errors/refused.js';
-import { SAID_AS_IS, fromControl, fromFinish, fromReaction, fromReason } from '../library/library.mapper.js';
 import { LibraryService } from '../library/library.service.js';
 import { MediaService, type FrameTimes } from '../media/media.service.js';
-import { ClipsRepository, NO_LISTS } from './clips.repository.js';
-import { checkWords } from './wordCheck.js';
-
-/** The columns behind a field of a request, where they are not called the same. */
-const COLUMNS: Readonly<Record<string, readonly string[]>> = {
-  state: ['statePosition', 'stateRole'],
-  lead: ['leadSide'],
-  finish: ['finishKind', 'finishKey', 'finishRole', 'finishWon', 'restartPosition', 'restartRole'],
-};
-
-const LISTS = ['controls', 'reactions', 'reasons'] as const;
-/** Fields that say words of the academy. */
-const WORDED: ReadonlySet<string> = new Set(['state', 'action', 'finish', 'wanted', 'errors', 'answers', ...LISTS]);
-
-/** Fields of a request as columns of the attempt's row; lists are rows of their own. */
-const scalarRow = (fields: Partial<AttemptFields>, times: FrameTimes): Row => {
-  const row: Row = {};
-  for (const field of SAID_AS_IS) if (fields[field] !== undefined) row[field] = fields[field];
-  if (fields.state !== undefined)
-    Object.assign(row, { statePosition: fields.state?.position ?? null, stateRole: fields.state?.role ?? null });
-  if (fields.lead !== undefined) row['leadSide'] = fields.lead;
-  if (fields.finish !== undefined) Object.assign(row, fromFinish(fields.finish));
-  for (const name of ['start', 'commit', 'end'] as const) {
-    const frame = fields[`${name}Frame`];
-    if (frame !== undefined)
-      Object.assign(row, { [`${name}Frame`]: frame, [`${name}Pts`]: frame === null ? null : times.instant(frame).pts });
-  }
-  return row;
-};
+import { ClipsRepository } from './clips.repository.js';
+import { checkWords, mayHaveWords } from './wordCheck.js';
 
 type Frames = { readonly fromFrame: number; readonly toFrame: number };
 
-/** Gives an instant with the presentation time that the file has for it; one outside the angle is refused by the name of its field. */
+/** Gives the instant of a frame with the presentation time that the file has for it; one outside the angle is refused by the name of its field. */
 const timing =
-  ({ fromFrame, toFrame }: Frames, times: FrameTimes, prefix: string) =>
-  <T extends Instant | null>(at: T, field: string): T => {
-    if (at && (at.frame < fromFrame || at.frame > toFrame))
-      throw invalid(`${prefix}.${field}`, 'lies outside the footage');
-    return (at && times.instant(at.frame)) as T;
+  ({ fromFrame, toFrame }: Frames, times: FrameTimes, prefix: string): InstantOf =>
+  (frame, field) => {
+    if (frame < fromFrame || frame > toFrame) throw invalid(`${prefix}.${field}`, 'lies outside the footage');
+    return times.instant(frame);
   };
-
-/** What is said with instants in it (holds, mistakes, doubts), with the presentation times of the file. */
-const timedParts = (
-  fields: Partial<AttemptFields>,
-  angle: Frames,
-  times: FrameTimes,
-  prefix: string,
-): Partial<AttemptFields> => {
-  const timed = timing(angle, times, prefix);
-  const { controls, errors, doubts } = fields;
-  return {
-    ...fields,
-    ...(controls && {
-      controls: controls.map((c, i) => ({
-        ...c,
-        gained: timed(c.gained, `controls.${i}.gained`),
-        lost: timed(c.lost, `controls.${i}.lost`),
-      })),
-    }),
-    ...(errors && { errors: errors.map((e, i) => ({ ...e, until: timed(e.until, `errors.${i}.until`) })) }),
-    ...(doubts && { doubts: doubts.map((d, i) => ({ ...d, at: timed(d.at, `doubts.${i}.at`) })) }),
-  };
-};
 
 @Injectable()
 export class ClipsService {
@@ -122,23 +70,14 @@ export class ClipsService {
     const endFrame = attempt.endFrame ?? clip.outFrame;
     this.checkInstants(clip.inFrame, startFrame, attempt.commitFrame ?? null, endFrame, clip.outFrame);
     checkWords(attempt, await this.library.words(academyId, edit.transaction), `${at}attempt`);
-    const timed = timedParts(attempt, angle, times, `${at}attempt`);
-    const scalars = {
-      shownAs: 'right',
-      series: 1,
-      intent: 'own',
-      isCut: false,
-      errors: [],
-      answers: [],
-      doubts: [],
-      proposed: [],
-      ...scalarRow({ ...timed, startFrame, endFrame }, times),
-      footageId: angle.footageId,
-      angleId: clip.angleId,
-    };
+    const said = fromSent('attempt', attempt, timing(angle, times, `${at}attempt`));
     await this.checkReferences(edit, attempt, attempt.id, angle.footageId, `${at}attempt`);
-    await edit.create('attempt', attempt.id, scalars);
-    await this.writeLists(edit, attempt.id, undefined, timed);
+    await edit.create('attempt', attempt.id, {
+      ...BARE_ATTEMPT,
+      ...said,
+      ...{ subject: attempt.subject, footageId: angle.footageId, angleId: clip.angleId },
+      ...{ start: times.instant(startFrame), end: times.instant(endFrame) },
+    });
     await this.writeClip(edit, clip, attempt.id, times);
   }
 
@@ -146,9 +85,9 @@ export class ClipsService {
   async addLook(session: Session, attemptId: string, { editId, clip }: NewLook): Promise<Changed> {
     const { academyId } = session;
     const touched = await this.changes.edit(session, editId, async (edit) => {
-      const attempt = await this.clips.attempt(academyId, attemptId, edit.transaction);
-      const angle = attempt && (await this.clips.angle(academyId, clip.angleId, edit.transaction));
-      if (!attempt || !angle) throw notFound();
+      const attempt = await edit.require('attempt', attemptId);
+      const angle = await this.clips.angle(academyId, clip.angleId, edit.transaction);
+      if (!angle) throw notFound();
       if (angle.footageId !== attempt.footageId) throw invalid('clip.angleId', 'shows other footage than the attempt');
       const times = await this.media.frameTimes(academyId, angle.fileId);
       this.checkRange(clip.inFrame, clip.outFrame, angle, 'clip');
@@ -158,16 +97,10 @@ export class ClipsService {
   }
 
   private writeClip(edit: Edit, clip: NewClip['clip'], attemptId: string, times: FrameTimes): Promise<void> {
-    const [inAt, outAt] = [times.instant(clip.inFrame), times.instant(clip.outFrame)];
     return edit.create('clip', clip.id, {
-      attemptId,
-      angleId: clip.angleId,
-      inFrame: inAt.frame,
-      inPts: inAt.pts,
-      outFrame: outAt.frame,
-      outPts: outAt.pts,
       ...BARE_CLIP,
-      note: clip.note ?? '',
+      ...{ attemptId, angleId: clip.angleId, note: clip.note ?? '' },
+      ...{ in: times.instant(clip.inFrame), out: times.instant(clip.outFrame) },
     });
   }
 
@@ -184,40 +117,26 @@ export class ClipsService {
       if (!other) continue;
       if (other === id) throw invalid(`${prefix}.${field}`, 'must be another attempt');
       const found = await edit.find('attempt', other);
-      if (found?.['footageId'] !== footageId)
-        throw invalid(`${prefix}.${field}`, 'must be an attempt of the same footage');
+      if (found?.footageId !== footageId) throw invalid(`${prefix}.${field}`, 'must be an attempt of the same footage');
     }
   }
 
   async editAttempt(session: Session, id: string, { editId, baseVersion, changes }: AttemptEdit): Promise<Changed> {
     const academy = session.academyId;
     const touched = await this.changes.edit(session, editId, async (edit) => {
-      const whole = await this.clips.attemptWhole(academy, id, edit.transaction);
-      if (!whole) throw notFound();
-      const { angle, attempt: before } = whole;
-      const sent = new Set(LISTS.filter((list) => changes[list] !== undefined));
-      // what a stale edit is held against has to be told whole
-      const lists = sent.size ? await this.clips.lists(academy, id, sent, edit.transaction) : NO_LISTS;
-      if (Object.keys(changes).some((field) => WORDED.has(field)))
-        checkWords(changes, await this.library.words(academy, edit.transaction), 'changes');
+      const before = await edit.require('attempt', id);
+      const angle = await this.clips.angle(academy, before.angleId, edit.transaction);
+      if (!angle) throw notFound();
+      if (mayHaveWords(changes)) checkWords(changes, await this.library.words(academy, edit.transaction), 'changes');
       const times = await this.media.frameTimes(academy, angle.fileId);
-      const start = changes.startFrame ?? before.start.frame,
-        end = changes.endFrame ?? before.end.frame;
-      const commit = changes.commitFrame === undefined ? (before.commit?.frame ?? null) : changes.commitFrame;
-      if ('startFrame' in changes || 'endFrame' in changes || 'commitFrame' in changes)
-        this.checkInstants(angle.fromFrame, start, commit, end, angle.toFrame);
-      const timed = timedParts(asSaid(before, changes), angle, times, 'changes');
+      if ('startFrame' in changes || 'endFrame' in changes || 'commitFrame' in changes) {
+        const { startFrame = before.start.frame, endFrame = before.end.frame } = changes;
+        const { commitFrame = before.commit?.frame ?? null } = changes;
+        this.checkInstants(angle.fromFrame, startFrame, commitFrame, endFrame, angle.toFrame);
+      }
       await this.checkReferences(edit, changes, id, before.footageId, 'changes');
-      await edit.update(
-        'attempt',
-        id,
-        baseVersion,
-        scalarRow(timed, times),
-        () => this.differences(changes, { ...before, ...lists }),
-        (field) => COLUMNS[field] ?? [field],
-      );
-      const written = await this.writeLists(edit, id, lists, timed);
-      for (const list of written) await edit.bump('attempt', id, list);
+      const said = fromSent('attempt', changes, timing(angle, times, 'changes'));
+      await edit.update('attempt', id, baseVersion, said, asSaid(before, said));
     });
     return this.library.changed(academy, touched);
   }
@@ -225,39 +144,21 @@ export class ClipsService {
   async editClip(session: Session, id: string, { editId, baseVersion, changes }: ClipEdit): Promise<Changed> {
     const academy = session.academyId;
     const touched = await this.changes.edit(session, editId, async (edit) => {
-      const whole = await this.clips.clipWhole(academy, id, edit.transaction);
-      if (!whole) throw notFound();
-      const { clip, attempt, angle } = whole;
+      const clip = await edit.require('clip', id);
+      const angle = await this.clips.angle(academy, clip.angleId, edit.transaction);
+      if (!angle) throw notFound();
       const times = await this.media.frameTimes(academy, angle.fileId);
-      const inFrame = changes.inFrame ?? clip.in.frame,
-        outFrame = changes.outFrame ?? clip.out.frame;
+      const { inFrame = clip.in.frame, outFrame = clip.out.frame } = changes;
       this.checkRange(inFrame, outFrame, angle, 'changes');
-      const row: Row = {
-        ...(changes.note === undefined ? {} : { note: changes.note }),
-        ...(changes.seen === undefined ? {} : { seen: changes.seen }),
-      };
-      const timed = timing(angle, times, 'changes');
-      if (changes.keyMoments)
-        row['keyMoments'] = changes.keyMoments.map((m, i) => ({ ...m, at: timed(m.at, `keyMoments.${i}.at`) }));
-      if (changes.loops)
-        row['loops'] = changes.loops.map((l, i) => {
-          if (l.out.frame <= l.in.frame) throw invalid(`changes.loops.${i}.out`, 'must come after in');
-          return { ...l, in: timed(l.in, `loops.${i}.in`), out: timed(l.out, `loops.${i}.out`) };
-        });
-      if (changes.inFrame !== undefined) Object.assign(row, { inFrame, inPts: times.instant(inFrame).pts });
-      if (changes.outFrame !== undefined) Object.assign(row, { outFrame, outPts: times.instant(outFrame).pts });
-      const theirs: Record<string, unknown> = { ...clip, inFrame: clip.in.frame, outFrame: clip.out.frame };
-      await edit.update('clip', id, baseVersion, row, () =>
-        Object.entries(changes).map(([field, yours]) => ({ field, yours, theirs: theirs[field] })),
-      );
-      const cut = recut(attempt, clip, { ...clip, in: times.instant(inFrame), out: times.instant(outFrame) });
+      const early = changes.loops?.findIndex((loop) => loop.out.frame <= loop.in.frame) ?? -1;
+      if (early >= 0) throw invalid(`changes.loops.${early}.out`, 'must come after in');
+      const said = fromSent('clip', changes, timing(angle, times, 'changes'));
+      await edit.update('clip', id, baseVersion, said);
+      const attempt = await edit.require('attempt', clip.attemptId);
+      const cut = recut(attempt, clip, { ...clip, ...said });
       if (cut === attempt) return;
-      const frames = {
-        startFrame: cut.start.frame,
-        endFrame: cut.end.frame,
-        commitFrame: cut.commit?.frame ?? null,
-      };
-      await edit.update('attempt', attempt.id, null, scalarRow(frames, times));
+      const { start, commit, end } = cut;
+      await edit.update('attempt', attempt.id, null, { start, commit, end });
     });
     return this.library.changed(academy, touched);
   }
@@ -266,7 +167,7 @@ export class ClipsService {
   async remove(session: Session, id: string, { editId, baseVersion }: Removal): Promise<Changed> {
     const academy = session.academyId;
     return this.bin.remove(session, 'clip', id, editId, async (edit) => {
-      const { attemptId } = (await edit.require('clip', id)) as { readonly attemptId: string };
+      const { attemptId } = await edit.require('clip', id);
       await edit.remove('clip', id, baseVersion);
       if ((await this.clips.otherClips(academy, attemptId, id, edit.transaction)) === 0)
         await edit.remove('attempt', attemptId, null);
@@ -289,33 +190,5 @@ export class ClipsService {
     if (end > outFrame) throw invalid('attempt.endFrame', 'must lie between start and out');
     if (commit !== null && (commit < start || commit > end))
       throw invalid('attempt.commitFrame', 'must lie between start and end');
-  }
-
-  /** How the fields that were sent differ from what is there now, in the words of the request. */
-  private differences(changes: Partial<AttemptFields>, now: Attempt): readonly Difference[] {
-    const theirs: Record<string, unknown> = {
-      ...now,
-      startFrame: now.start.frame,
-      commitFrame: now.commit?.frame ?? null,
-      endFrame: now.end.frame,
-    };
-    return Object.entries(changes).map(([field, yours]) => ({ field, yours, theirs: theirs[field] }));
-  }
-
-  /** Brings the lists of an attempt to what was sent; gives the names of those that changed. */
-  private async writeLists(
-    edit: Edit,
-    attemptId: string,
-    before: Pick<Attempt, 'controls' | 'reactions' | 'reasons'> | undefined,
-    { controls, reactions, reasons }: Partial<AttemptFields>,
-  ): Promise<readonly string[]> {
-    const changed: string[] = [];
-    if (controls && (await edit.writeList('control', attemptId, before?.controls ?? [], controls, fromControl)))
-      changed.push('controls');
-    if (reactions && (await edit.writeList('reaction', attemptId, before?.reactions ?? [], reactions, fromReaction)))
-      changed.push('reactions');
-    if (reasons && (await edit.writeList('reason', attemptId, before?.reasons ?? [], reasons, fromReason)))
-      changed.push('reasons');
-    return changed;
   }
 }

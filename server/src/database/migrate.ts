@@ -12,6 +12,7 @@ import * as doors from './migrations/0007-doors.js';
 import * as media from './migrations/0008-media.js';
 import * as proposed from './migrations/0009-proposed.js';
 import * as aliasLanguage from './migrations/0010-alias-language.js';
+import * as rowsOnce from './migrations/0011-rows-once.js';
 
 const MIGRATIONS = [
   first,
@@ -24,6 +25,7 @@ const MIGRATIONS = [
   media,
   proposed,
   aliasLanguage,
+  rowsOnce,
 ] as const;
 
 /** All migrations, in order; numbered, reversible. */

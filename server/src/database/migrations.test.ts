@@ -35,7 +35,7 @@ describe('migrations', () => {
   test('when they run up, down and up again, the tables should be the same and nothing be left in between', async () => {
     const [before, there] = [await columns(), await tables()];
     expect(there).toEqual(
-      expect.arrayContaining(['academies', 'attempts', 'change_records', 'clips', 'controls', 'edits']),
+      expect.arrayContaining(['academies', 'attempts', 'change_records', 'clips', 'edits', 'word_uses']),
     );
     await migrator(sequelize).down({ to: 0 });
     expect(await tables()).toEqual(['migrations']);
@@ -50,13 +50,22 @@ describe('migrations', () => {
     await sequelize.query(
       `INSERT INTO academies (id, name, time_zone, created_at) VALUES ('${id}', 'kept', 'UTC', ${now})`,
     );
-    for (const undone of [
-      ['DROP TABLE password_resets', 'ALTER TABLE persons DROP COLUMN level'],
-      ['DROP TABLE route_steps', 'ALTER TABLE sessions DROP COLUMN agent'],
-      [],
-    ]) {
+    for (const [next, last, undone] of [
+      [
+        '0003-jobs-uploads',
+        '0002-people-words-routes',
+        ['DROP TABLE password_resets', 'ALTER TABLE persons DROP COLUMN level'],
+      ],
+      [
+        '0003-jobs-uploads',
+        '0002-people-words-routes',
+        ['DROP TABLE route_steps', 'ALTER TABLE sessions DROP COLUMN agent'],
+      ],
+      ['0008-media', '0007-doors', []],
+    ] as const) {
+      await migrator(sequelize).down({ to: next });
       for (const sql of undone) await sequelize.query(sql);
-      await sequelize.query("DELETE FROM migrations WHERE name IN ('0002-people-words-routes', '0007-doors')");
+      await sequelize.query(`DELETE FROM migrations WHERE name = '${last}'`);
       await migrateUp(sequelize);
       expect(await columns()).toEqual(before);
     }

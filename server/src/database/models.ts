@@ -1,16 +1,16 @@
+import type { Entity } from '@odograph/core';
 import { DataTypes, type Model, type ModelAttributes, type ModelStatic, type Sequelize } from 'sequelize';
-import { ENTITIES, at, flag, flagsOf, id, int, num, text, type Entity } from './entities.js';
+import { COLUMNS, type Row } from './columns.js';
+import { TABLES } from './entities.js';
 
-export type Row = Record<string, unknown>;
+const id = { type: DataTypes.CHAR(36) };
+const text = { type: DataTypes.STRING };
+const int = { type: DataTypes.INTEGER };
+const num = { type: DataTypes.DOUBLE };
+const flag = { type: DataTypes.BOOLEAN };
+const at = { type: DataTypes.DATE(3) };
+
 export type RowModel = ModelStatic<Model<Row, Row>>;
-
-export { columnsOf, type Entity } from './entities.js';
-
-/** A plain row, in which flags are 0 and 1, with flags that are true and false. */
-export const withFlags = (entity: Entity, row: Row): Row => {
-  for (const flag of flagsOf(entity)) if (typeof row[flag] === 'number') row[flag] = row[flag] === 1;
-  return row;
-};
 
 export type Models = Readonly<
   Record<
@@ -21,6 +21,7 @@ export type Models = Readonly<
     | 'session'
     | 'edit'
     | 'changeRecord'
+    | 'wordUse'
     | 'invitation'
     | 'passwordReset'
     | 'letter'
@@ -46,7 +47,7 @@ export const defineModels = (sequelize: Sequelize): Models => {
     deletedAt: at,
   };
   const entities = Object.fromEntries(
-    Object.entries(ENTITIES).map(([entity, [table, columns]]) => [entity, define(table, { ...own, ...columns })]),
+    Object.entries(TABLES).map(([entity, table]) => [entity, define(table, { ...own, ...COLUMNS[entity as Entity] })]),
   ) as Record<Entity, RowModel>;
   return {
     ...entities,
@@ -170,6 +171,13 @@ export const defineModels = (sequelize: Sequelize): Models => {
       createdAt: at,
       startedAt: at,
       endedAt: at,
+    }),
+    wordUse: define('word_uses', {
+      academyId: { ...id, primaryKey: true },
+      kind: { ...text, primaryKey: true },
+      wordKey: { ...text, primaryKey: true },
+      entity: { ...text, primaryKey: true },
+      entityId: { ...id, primaryKey: true },
     }),
     changeRecord: define('change_records', {
       academyId: { ...id, primaryKey: true },

@@ -2,17 +2,18 @@ import { createReadStream } from 'node:fs';
 import { readFile, readdir, rename, rm } from 'node:fs/promises';
 import { join } from 'node:path';
 import { Inject, Injectable } from '@nestjs/common';
-import type { Library } from '@odograph/core';
+import { asKeptWord, type Entity, type Library, type RowOf } from '@odograph/core';
 import { libraryFile } from '@odograph/core/contract';
 import { QueryTypes } from 'sequelize';
 import { v7 as newId } from 'uuid';
 import { hashPassword } from '../accounts/passwords.js';
 import { CONFIG, type Config } from '../config/config.js';
 import type { AcademyId } from '../database/academyId.js';
-import { ENTITIES } from '../database/entities.js';
-import type { Entity, Models, Row } from '../database/models.js';
+import { usesOf } from '../changes/wordUses.js';
+import { toRow } from '../database/columns.js';
+import { TABLES } from '../database/entities.js';
+import type { Models } from '../database/models.js';
 import { MODELS } from '../database/tokens.js';
-import { fromAttempt, fromClip, fromControl, fromFile, fromReaction, fromReason } from '../library/library.mapper.js';
 import { MediaStore } from '../media/mediaStore.js';
 import { probe } from '../media/probe.js';
 
@@ -80,66 +81,32 @@ export class SeededService {
 
   /** Has the database count its tables anew: after so many rows at once it would plan by what there was before. */
   private async measured(): Promise<void> {
-    const tables = Object.keys(ENTITIES).map((entity) => this.models[entity as Entity].getTableName() as string);
+    const tables = [...Object.values(TABLES), 'word_uses'];
     await this.models.academy.sequelize!.query(`ANALYZE TABLE ${tables.join(', ')}`, { type: QueryTypes.SELECT });
   }
 
   private async rows(library: Library, now: Date): Promise<void> {
     const academyId = library.academy.id;
     const kept = { academyId, version: 1, createdAt: now, changedAt: now, deletedAt: null };
-    const write = async (entity: Entity, rows: readonly Row[]): Promise<void> => {
-      // each thousand is there whole or not at all
-      for (let i = await this.models[entity].count({ where: { academyId } }); i < rows.length; i += AT_ONCE)
-        await this.models[entity].bulkCreate(rows.slice(i, i + AT_ONCE).map((row) => ({ ...kept, ...row })));
+    const write = async <E extends Entity>(entity: E, rows: readonly RowOf[E][]): Promise<void> => {
+      // each thousand is there whole, with the words that it says, or not at all
+      for (let i = await this.models[entity].count({ where: { academyId } }); i < rows.length; i += AT_ONCE) {
+        const some = rows.slice(i, i + AT_ONCE).map((row) => ({ ...kept, id: row.id, ...toRow(entity, row) }));
+        const uses = some.flatMap((row) =>
+          [...usesOf(entity, row).values()].map((use) => ({ academyId, entity, entityId: row.id, ...use })),
+        );
+        await this.models.academy.sequelize!.transaction(async (transaction) => {
+          await this.models[entity].bulkCreate(some, { transaction });
+          await this.models.wordUse.bulkCreate(uses, { transaction });
+        });
+      }
     };
-    const { attempts } = library;
-    await write(
-      'person',
-      library.persons.map((p) => ({ ...p })),
-    );
-    await write(
-      'file',
-      library.files.map((f) => ({ id: f.id, ...fromFile(f) })),
-    );
-    await write(
-      'footage',
-      library.footage.map((f) => ({ ...f })),
-    );
-    await write(
-      'angle',
-      library.angles.map((a) => ({ ...a })),
-    );
-    await write(
-      'word',
-      library.wordChanges.map((c) => ({
-        id: c.id,
-        kind: c.kind,
-        wordKey: c.key,
-        name: c.name ?? null,
-        hidden: c.hidden ?? false,
-        definition: c.definition ?? null,
-        scopeKind: 'academy',
-        scopeId: null,
-      })),
-    );
-    await write('attempt', attempts.map(fromAttempt));
-    const below = <T extends { readonly id: string }>(
-      list: (a: Library['attempts'][number]) => readonly T[],
-      toRow: (item: T, ordinal: number) => Row,
-    ): readonly Row[] =>
-      attempts.flatMap((a) => list(a).map((item, i) => ({ id: item.id, attemptId: a.id, ...toRow(item, i) })));
-    await write(
-      'control',
-      below((a) => a.controls, fromControl),
-    );
-    await write(
-      'reaction',
-      below((a) => a.reactions, fromReaction),
-    );
-    await write(
-      'reason',
-      below((a) => a.reasons, fromReason),
-    );
-    await write('clip', library.clips.map(fromClip));
+    await write('person', library.persons);
+    await write('file', library.files);
+    await write('footage', library.footage);
+    await write('angle', library.angles);
+    await write('word', library.wordChanges.map(asKeptWord));
+    await write('attempt', library.attempts);
+    await write('clip', library.clips);
   }
 }

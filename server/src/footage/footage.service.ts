@@ -1,5 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
-import type { ClockAnchor } from '@odograph/core';
+import { BARE_ANGLE, BARE_PERSON, type Angle, type ClockAnchor } from '@odograph/core';
 import type {
   AngleEdit,
   AthleteRef,
@@ -12,12 +12,13 @@ import type {
 import type { Session } from '../accounts/session.js';
 import { ChangesService } from '../changes/changes.service.js';
 import type { Edit } from '../changes/edit.js';
-import type { Row } from '../database/models.js';
 import { Refused, invalid, notFound } from '../errors/refused.js';
 import { LibraryService } from '../library/library.service.js';
 import { MediaService } from '../media/media.service.js';
 import { SCOREBOARD, type Scoreboard } from '../scoreboard/scoreboard.js';
 import { AnglesRepository } from './angles.repository.js';
+
+type Stretch = Pick<Angle, 'fromFrame' | 'toFrame' | 'fromPts' | 'toPts'>;
 
 @Injectable()
 export class FootageService {
@@ -44,7 +45,7 @@ export class FootageService {
       await this.person(edit, athleteA);
       await this.person(edit, athleteB);
       await edit.create('footage', id, { ...fields, athleteA: athleteA.id, athleteB: athleteB.id });
-      await edit.create('angle', angleId, { footageId: id, offsetMs: 0, ...shown });
+      await edit.create('angle', angleId, { ...BARE_ANGLE, ...shown, footageId: id });
       edit.touch('file', fileId);
     });
     return this.library.changed(session.academyId, touched);
@@ -56,7 +57,7 @@ export class FootageService {
     const shown = await this.shown(session, fileId, fromFrame, toFrame);
     const touched = await this.changes.edit(session, editId, async (edit) => {
       await edit.require('footage', footageId);
-      await edit.create('angle', id, { footageId, ...shown, ...fields });
+      await edit.create('angle', id, { ...BARE_ANGLE, ...shown, ...fields, footageId });
       edit.touch('file', fileId);
     });
     return this.library.changed(session.academyId, touched);
@@ -65,17 +66,17 @@ export class FootageService {
   /** Moves an angle in the time of its footage, or changes which frames it holds; clips that are cut from it stay inside. */
   async editAngle(session: Session, id: string, { editId, baseVersion, changes }: AngleEdit): Promise<Changed> {
     const touched = await this.changes.edit(session, editId, async (edit) => {
-      const row = await edit.require('angle', id);
-      const { fromFrame, toFrame, ...fields } = changes;
-      const [from, to] = [fromFrame ?? (row['fromFrame'] as number), toFrame ?? (row['toFrame'] as number)];
+      const angle = await edit.require('angle', id);
+      const { fromFrame, toFrame } = changes;
+      const [from, to] = [fromFrame ?? angle.fromFrame, toFrame ?? angle.toFrame];
       const isCut = fromFrame !== undefined || toFrame !== undefined;
       if (isCut && (await this.angles.outside(session.academyId, id, from, to)))
         throw invalid(
           fromFrame === undefined ? 'changes.toFrame' : 'changes.fromFrame',
           'would leave clips outside that are cut from this angle',
         );
-      const stretch = isCut ? await this.stretch(session, row['fileId'] as string, from, to, 'changes.') : {};
-      await edit.update('angle', id, baseVersion, { ...fields, ...stretch });
+      const stretch = isCut ? await this.stretch(session, angle.fileId, from, to, 'changes.') : {};
+      await edit.update('angle', id, baseVersion, changes, stretch);
     });
     return this.library.changed(session.academyId, touched);
   }
@@ -89,7 +90,13 @@ export class FootageService {
     return this.library.changed(session.academyId, touched);
   }
 
-  private async stretch(session: Session, fileId: string, fromFrame: number, toFrame: number, at = ''): Promise<Row> {
+  private async stretch(
+    session: Session,
+    fileId: string,
+    fromFrame: number,
+    toFrame: number,
+    at = '',
+  ): Promise<Stretch> {
     const file = await this.media.require(session.academyId, fileId);
     if (toFrame > file.frames) throw invalid(`${at}toFrame`, `lies outside the file, which has ${file.frames} frames`);
     if (fromFrame >= toFrame) throw invalid(`${at}toFrame`, 'must lie behind fromFrame');
@@ -97,30 +104,23 @@ export class FootageService {
     return { fromFrame, toFrame, fromPts: times.instant(fromFrame).pts, toPts: times.instant(toFrame).pts };
   }
 
-  /** An angle's share of a file, as it is unless more is said: to its ends where nothing else is asked for, live, at the speed it happened. */
+  /** An angle's share of a file: to its ends where nothing else is asked for. */
   private async shown(
     session: Session,
     fileId: string,
     fromFrame: number | null,
     toFrame: number | null,
-  ): Promise<Row> {
+  ): Promise<Stretch & Pick<Angle, 'fileId'>> {
     const { frames } = await this.media.require(session.academyId, fileId);
-    return {
-      fileId,
-      ...(await this.stretch(session, fileId, fromFrame ?? 0, toFrame ?? frames)),
-      rate: 1,
-      kind: 'live',
-      leftMark: '',
-      rightMark: '',
-    };
+    return { fileId, ...(await this.stretch(session, fileId, fromFrame ?? 0, toFrame ?? frames)) };
   }
 
   async edit(session: Session, id: string, { editId, baseVersion, changes }: FootageEdit): Promise<Changed> {
     const { athleteA, athleteB, ...fields } = changes;
     const touched = await this.changes.edit(session, editId, async (edit) => {
-      const row = await edit.require('footage', id);
-      const a = athleteA?.id ?? row['athleteA'],
-        b = athleteB?.id ?? row['athleteB'];
+      const footage = await edit.require('footage', id);
+      const a = athleteA?.id ?? footage.athleteA,
+        b = athleteB?.id ?? footage.athleteB;
       if (a === b)
         throw invalid(
           athleteB ? 'changes.athleteB' : 'changes.athleteA',
@@ -139,6 +139,6 @@ export class FootageService {
 
   private async person(edit: Edit, athlete: AthleteRef): Promise<void> {
     if (await edit.find('person', athlete.id)) edit.touch('person', athlete.id);
-    else await edit.create('person', athlete.id, { name: athlete.name });
+    else await edit.create('person', athlete.id, { ...BARE_PERSON, name: athlete.name, athlete: true });
   }
 }

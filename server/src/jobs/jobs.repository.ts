@@ -5,7 +5,8 @@ import { Op, QueryTypes, Sequelize } from 'sequelize';
 import { v7 as newId } from 'uuid';
 import type { AcademyId } from '../database/academyId.js';
 import { patiently } from '../database/deadlock.js';
-import type { Models, Row } from '../database/models.js';
+import type { Row } from '../database/columns.js';
+import type { Models } from '../database/models.js';
 import { MODELS } from '../database/tokens.js';
 import { readFault } from '../errors/faults.js';
 

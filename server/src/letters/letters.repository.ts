@@ -3,7 +3,8 @@ import type { Letter } from '@odograph/core/contract';
 import { Op, QueryTypes, Sequelize, type Transaction, type WhereOptions } from 'sequelize';
 import type { AcademyId } from '../database/academyId.js';
 import { patiently } from '../database/deadlock.js';
-import type { Models, Row } from '../database/models.js';
+import type { Row } from '../database/columns.js';
+import type { Models } from '../database/models.js';
 import { MODELS } from '../database/tokens.js';
 
 export type LetterKind = 'invitation' | 'reset' | 'founding';

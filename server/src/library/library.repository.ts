@@ -1,11 +1,19 @@
 import { Inject, Injectable } from '@nestjs/common';
-import type { Attempt, Clip, Definition, KeptRoute, Library, OwnAlias, Scope, WordChange } from '@odograph/core';
+import {
+  asWordChange,
+  type Attempt,
+  type Clip,
+  type Entity,
+  type Library,
+  type RowOf,
+  type WordChange,
+} from '@odograph/core';
 import { Op, QueryTypes, Sequelize, type Transaction } from 'sequelize';
 import type { Touched } from '../changes/edit.js';
 import type { AcademyId } from '../database/academyId.js';
-import { columnsOf, withFlags, type Entity, type Models, type Row } from '../database/models.js';
+import { columnNames, fromRow, type Row } from '../database/columns.js';
+import type { Models } from '../database/models.js';
 import { MODELS } from '../database/tokens.js';
-import { toAngle, toAttempt, toClip, toFile, toFootage, toMoment, toPerson, toRoute } from './library.mapper.js';
 
 type Rows = Pick<Library, 'persons' | 'files' | 'footage' | 'angles' | 'attempts' | 'clips' | 'routes' | 'moments'>;
 
@@ -48,18 +56,6 @@ const IDS_IN: readonly (readonly [Entity, string])[] = [
   ],
 ];
 
-const toScope = (row: Row): Scope => {
-  const id = row['scopeId'] as string;
-  switch (row['scopeKind']) {
-    case 'coach':
-      return { kind: 'coach', accountId: id };
-    case 'footage':
-      return { kind: 'footage', footageId: id };
-    default:
-      return { kind: 'academy' };
-  }
-};
-
 @Injectable()
 export class LibraryRepository {
   constructor(
@@ -75,7 +71,12 @@ export class LibraryRepository {
     return row?.version ?? 0;
   }
 
-  private async rows(academy: AcademyId, entity: Entity, ids?: ReadonlySet<string>, page?: Page): Promise<Row[]> {
+  private async rows<E extends Entity>(
+    academy: AcademyId,
+    entity: E,
+    ids?: ReadonlySet<string>,
+    page?: Page,
+  ): Promise<RowOf[E][]> {
     if (ids?.size === 0) return [];
     // plain rows: models of them would cost more than the question itself
     const found: unknown = await this.models[entity].findAll({
@@ -85,48 +86,17 @@ export class LibraryRepository {
         ...(ids ? { id: { [Op.in]: [...ids] } } : {}),
         ...(page ? { id: { [Op.gt]: page.after } } : {}),
       },
-      attributes: ['id', 'version', ...columnsOf(entity)],
+      attributes: ['id', 'version', ...columnNames(entity)],
       order: [['id', 'ASC']],
       raw: true,
       ...(page ? { limit: page.limit } : {}),
     });
-    return (found as Row[]).map((row) => withFlags(entity, row));
+    return (found as Row[]).map((row) => fromRow(entity, row));
   }
 
   /** Attempts in the order of their ids, some of them, or those of a page. */
-  async attempts(academy: AcademyId, ids?: ReadonlySet<string>, page?: Page): Promise<Attempt[]> {
-    const rows = await this.rows(academy, 'attempt', ids, page);
-    const those = ids || page ? { attemptId: { [Op.in]: rows.map((row) => row['id'] as string) } } : {};
-    const below = async (entity: 'control' | 'reaction' | 'reason'): Promise<Map<string, Row[]>> => {
-      const found: unknown = await this.models[entity].findAll({
-        where: { academyId: academy, deletedAt: null, ...those },
-        order: [
-          ['ordinal', 'ASC'],
-          ['id', 'ASC'],
-        ],
-        attributes: ['id', ...columnsOf(entity)],
-        raw: true,
-      });
-      const byAttempt = new Map<string, Row[]>();
-      for (const raw of found as Row[]) {
-        const row = withFlags(entity, raw);
-        const known = byAttempt.get(row['attemptId'] as string);
-        if (known) known.push(row);
-        else byAttempt.set(row['attemptId'] as string, [row]);
-      }
-      return byAttempt;
-    };
-    const [controls, reactions, reasons] = rows.length
-      ? await Promise.all([below('control'), below('reaction'), below('reason')])
-      : [new Map<string, Row[]>(), new Map<string, Row[]>(), new Map<string, Row[]>()];
-    return rows.map((row) => {
-      const id = row['id'] as string;
-      return toAttempt(row, {
-        controls: controls.get(id) ?? [],
-        reactions: reactions.get(id) ?? [],
-        reasons: reasons.get(id) ?? [],
-      });
-    });
+  attempts(academy: AcademyId, ids?: ReadonlySet<string>, page?: Page): Promise<Attempt[]> {
+    return this.rows(academy, 'attempt', ids, page);
   }
 
   /** Some attempts with the footage they belong to; those in the bin, or whose footage is, are left out. */
@@ -137,7 +107,7 @@ export class LibraryRepository {
     const attempts = await this.attempts(academy, ids);
     const footage = await this.rows(academy, 'footage', new Set(attempts.map((a) => a.footageId)));
     const lie = await this.anglesWithFiles(academy, new Set(attempts.map((a) => a.angleId)));
-    return { attempts, footage: footage.map(toFootage), ...lie };
+    return { attempts, footage: footage, ...lie };
   }
 
   private async anglesWithFiles(
@@ -145,8 +115,8 @@ export class LibraryRepository {
     ids: ReadonlySet<string>,
   ): Promise<Pick<Library, 'angles' | 'files'>> {
     const angles = await this.rows(academy, 'angle', ids);
-    const files = await this.rows(academy, 'file', new Set(angles.map((a) => a['fileId'] as string)));
-    return { angles: angles.map(toAngle), files: files.map(toFile) };
+    const files = await this.rows(academy, 'file', new Set(angles.map((a) => a.fileId)));
+    return { angles: angles, files: files };
   }
 
   /** Some clips with the angles and files they are cut from; those in the bin are left out. */
@@ -154,7 +124,7 @@ export class LibraryRepository {
     academy: AcademyId,
     ids: ReadonlySet<string>,
   ): Promise<Pick<Library, 'clips' | 'angles' | 'files'>> {
-    const clips = (await this.rows(academy, 'clip', ids)).map(toClip);
+    const clips = await this.rows(academy, 'clip', ids);
     return { clips, ...(await this.anglesWithFiles(academy, new Set(clips.map((c) => c.angleId)))) };
   }
 
@@ -172,18 +142,18 @@ export class LibraryRepository {
         id: { [Op.gt]: after },
         ...(angleIds ? { angleId: { [Op.in]: [...angleIds] } } : {}),
       },
-      attributes: ['id', 'version', ...columnsOf('clip')],
+      attributes: ['id', 'version', ...columnNames('clip')],
       order: [['id', 'ASC']],
       limit,
       raw: true,
     });
-    const clips = (found as Row[]).map(toClip);
+    const clips = (found as Row[]).map((row) => fromRow('clip', row));
     return { clips, attempts: await this.attempts(academy, new Set(clips.map((c) => c.attemptId))) };
   }
 
   /** Clips in the order of their ids, those of a page. */
   async clips(academy: AcademyId, page: Page): Promise<Clip[]> {
-    return (await this.rows(academy, 'clip', undefined, page)).map(toClip);
+    return await this.rows(academy, 'clip', undefined, page);
   }
 
   /** Which angles some clips are cut from, by the ids of the clips. */
@@ -203,7 +173,7 @@ export class LibraryRepository {
       this.rows(academy, 'angle'),
       this.rows(academy, 'file'),
     ]);
-    return { footage: footage.map(toFootage), angles: angles.map(toAngle), files: files.map(toFile) };
+    return { footage: footage, angles: angles, files: files };
   }
 
   /** What decides who may see what. */
@@ -213,7 +183,7 @@ export class LibraryRepository {
       this.rows(academy, 'footage'),
       this.rows(academy, 'angle'),
     ]);
-    return { persons: persons.map(toPerson), footage: footage.map(toFootage), angles: angles.map(toAngle) };
+    return { persons: persons, footage: footage, angles: angles };
   }
 
   /** What has changed since a version of that which decides who may see what: persons, and the footage that it may concern. */
@@ -268,16 +238,16 @@ export class LibraryRepository {
       this.rows(academy, 'file'),
       this.rows(academy, 'footage'),
       this.rows(academy, 'angle'),
-      this.routes(academy),
+      this.rows(academy, 'route'),
       this.rows(academy, 'moment'),
     ]);
     return {
-      persons: persons.map(toPerson),
-      files: files.map(toFile),
-      footage: footage.map(toFootage),
-      angles: angles.map(toAngle),
+      persons: persons,
+      files: files,
+      footage: footage,
+      angles: angles,
       routes,
-      moments: moments.map(toMoment),
+      moments: moments,
     };
   }
 
@@ -290,85 +260,31 @@ export class LibraryRepository {
       this.rows(academy, 'angle', ids?.('angle')),
       this.attempts(academy, ids?.('attempt')),
       this.rows(academy, 'clip', ids?.('clip')),
-      this.routes(academy, ids?.('route')),
+      this.rows(academy, 'route', ids?.('route')),
       this.rows(academy, 'moment', ids?.('moment')),
     ]);
     return {
-      persons: persons.map(toPerson),
-      files: files.map(toFile),
-      footage: footage.map(toFootage),
-      angles: angles.map(toAngle),
+      persons: persons,
+      files: files,
+      footage: footage,
+      angles: angles,
       attempts,
-      clips: clips.map(toClip),
+      clips: clips,
       routes,
-      moments: moments.map(toMoment),
+      moments: moments,
     };
-  }
-
-  private async routes(academy: AcademyId, ids?: ReadonlySet<string>): Promise<KeptRoute[]> {
-    const rows = await this.rows(academy, 'route', ids);
-    if (!rows.length) return [];
-    const steps = await this.models.routeStep.findAll({
-      where: { academyId: academy, deletedAt: null, routeId: { [Op.in]: rows.map((r) => r['id'] as string) } },
-      order: [
-        ['ordinal', 'ASC'],
-        ['id', 'ASC'],
-      ],
-    });
-    const plain = steps.map((s) => s.get({ plain: true }));
-    return rows.map((row) =>
-      toRoute(
-        row,
-        plain.filter((s) => s['routeId'] === row['id']),
-      ),
-    );
   }
 
   /** A text that is another one whenever a word of the academy has changed. */
   async wordsMark(academy: AcademyId, transaction: Transaction | null = null): Promise<string> {
     const [row] = await this.sequelize.query<{ mark: string | null }>(
-      `SELECT CONCAT_WS(' ', (SELECT CONCAT(COUNT(*), ' ', SUM(version), ' ', MAX(changed_at)) FROM word_changes WHERE academy_id = :academy),
-         (SELECT CONCAT(COUNT(*), ' ', SUM(version), ' ', MAX(changed_at)) FROM word_aliases WHERE academy_id = :academy)) AS mark`,
+      `SELECT CONCAT(COUNT(*), ' ', SUM(version), ' ', MAX(changed_at)) AS mark FROM word_changes WHERE academy_id = :academy`,
       { type: QueryTypes.SELECT, replacements: { academy }, transaction },
     );
     return row?.mark ?? '';
   }
 
   async wordChanges(academy: AcademyId): Promise<readonly WordChange[]> {
-    const [changes, aliases] = await Promise.all([
-      this.rows(academy, 'word'),
-      this.models.alias.findAll({
-        where: { academyId: academy, deletedAt: null },
-        order: [
-          ['alias', 'ASC'],
-          ['id', 'ASC'],
-        ],
-      }),
-    ]);
-    const byWord = new Map<string, OwnAlias[]>();
-    for (const row of aliases.map((a) => a.get({ plain: true }))) {
-      const id = row['wordChangeId'] as string;
-      const language = row['language'] as OwnAlias['language'] | null;
-      const alias: OwnAlias = {
-        ...{ id: row['id'] as string, alias: row['alias'] as string, scope: toScope(row) },
-        ...(language ? { language } : {}),
-      };
-      byWord.set(id, [...(byWord.get(id) ?? []), alias]);
-    }
-    return changes.map((row): WordChange => {
-      const scope = toScope(row);
-      const own = byWord.get(row['id'] as string);
-      return {
-        id: row['id'] as string,
-        version: row['version'] as number,
-        kind: row['kind'] as WordChange['kind'],
-        key: row['wordKey'] as string,
-        ...(row['name'] === null ? {} : { name: row['name'] as string }),
-        ...(row['hidden'] ? { hidden: true } : {}),
-        ...(row['definition'] === null ? {} : { definition: row['definition'] as Definition }),
-        ...(scope.kind === 'academy' ? {} : { scope }),
-        ...(own ? { aliases: own } : {}),
-      };
-    });
+    return (await this.rows(academy, 'word')).map(asWordChange);
   }
 }

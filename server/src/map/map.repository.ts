@@ -17,18 +17,15 @@ export class MapRepository {
   /** The attempts whose rows may differ since a version; undefined where words, people or too much have changed. */
   async changedSince(academyId: AcademyId, since: number): Promise<ReadonlySet<string> | undefined> {
     const records = await this.sequelize.query<{ entity: string; id: string; attempt: string | null; field: string }>(
-      `SELECT DISTINCT c.entity, c.entity_id AS id, c.field, COALESCE(k.attempt_id, r.attempt_id, w.attempt_id, l.attempt_id) AS attempt
+      `SELECT DISTINCT c.entity, c.entity_id AS id, c.field, l.attempt_id AS attempt
        FROM edits e JOIN change_records c ON c.academy_id = e.academy_id AND c.edit_id = e.id
-       LEFT JOIN controls k ON c.entity = 'control' AND k.academy_id = c.academy_id AND k.id = c.entity_id
-       LEFT JOIN attempt_reactions r ON c.entity = 'reaction' AND r.academy_id = c.academy_id AND r.id = c.entity_id
-       LEFT JOIN attempt_reasons w ON c.entity = 'reason' AND w.academy_id = c.academy_id AND w.id = c.entity_id
        LEFT JOIN clips l ON c.entity = 'clip' AND l.academy_id = c.academy_id AND l.id = c.entity_id
        WHERE e.academy_id = :academyId AND e.library_version > :since`,
       { type: QueryTypes.SELECT, replacements: { academyId, since } },
     );
     const isNew = ({ entity, field }: { entity: string; field: string }): boolean =>
       entity === 'person' && field === '*';
-    if (records.some((r) => ['word', 'alias', 'person'].includes(r.entity) && !isNew(r))) return undefined;
+    if (records.some((r) => ['word', 'person'].includes(r.entity) && !isNew(r))) return undefined;
     const ids = new Set(records.flatMap((r) => (r.entity === 'attempt' ? r.id : (r.attempt ?? []))));
     // where a stretch of a footage is logged throughout, what lies in it depends on the footage and on how its angles lie in it
     for (const [entity, column] of [

@@ -3,10 +3,10 @@ import type { JobKind } from '@odograph/core/contract';
 import { Inject, Injectable } from '@nestjs/common';
 import type { Model } from 'sequelize';
 import type { AcademyId } from '../database/academyId.js';
+import { fromRow } from '../database/columns.js';
 import type { Models } from '../database/models.js';
 import { readFault } from '../errors/faults.js';
 import { MODELS } from '../database/tokens.js';
-import { toFile, toPerson } from '../library/library.mapper.js';
 
 @Injectable()
 export class MediaRepository {
@@ -14,7 +14,7 @@ export class MediaRepository {
 
   async file(academy: AcademyId, id: string): Promise<MediaFile | undefined> {
     const row = await this.models.file.findOne({ where: { academyId: academy, id, deletedAt: null } });
-    return row ? toFile(row.get({ plain: true })) : undefined;
+    return row ? fromRow('file', row.get({ plain: true })) : undefined;
   }
 
   /** Sets how many frames a file has, and with it where whole-file angles end; false where clips stand on the file already. */
@@ -50,7 +50,7 @@ export class MediaRepository {
     const rows = await this.models.file.findAll();
     return rows.map((row) => ({
       academyId: row.get('academyId') as AcademyId,
-      file: toFile(row.get({ plain: true })),
+      file: fromRow('file', row.get({ plain: true })),
     }));
   }
 
@@ -63,7 +63,7 @@ export class MediaRepository {
       where: { academyId: academy, sha256, deletedAt: null },
       order: [['createdAt', 'ASC']],
     });
-    return row ? toFile(row.get({ plain: true })) : undefined;
+    return row ? fromRow('file', row.get({ plain: true })) : undefined;
   }
 
   /** Whether all footage that a file shows may be shown to the whole academy: the file goes out whole. */
@@ -79,6 +79,6 @@ export class MediaRepository {
     if (footage.get('audience') !== 'academy') return false;
     const ids = [footage.get('athleteA') as string, footage.get('athleteB') as string];
     const athletes = await this.models.person.findAll({ where: { academyId: academy, id: ids } });
-    return athletes.length === 2 && athletes.every((a) => isForAcademy(toPerson(a.get({ plain: true }))));
+    return athletes.length === 2 && athletes.every((a) => isForAcademy(fromRow('person', a.get({ plain: true }))));
   }
 }

@@ -10,7 +10,6 @@ import type { AcademyId } from '../database/academyId.js';
 import pLimit from 'p-limit';
 import { v7 as newId } from 'uuid';
 import { Refused, invalid, notFound } from '../errors/refused.js';
-import { fromFile } from '../library/library.mapper.js';
 import { LibraryService } from '../library/library.service.js';
 import { MediaRepository } from './media.repository.js';
 import { MediaStore, type Received } from './mediaStore.js';
@@ -101,7 +100,7 @@ export class MediaService {
       // nothing is looked for in the middle of a file whose times are wrong: it is read from its beginning
       if (!areTimesRight) await this.store.writeTimes(academy, id, timeTable([], timeBaseNum, timeBaseDen), 'keys');
       // an edit like any other, under the file's own id: who took it in, and when, is on record
-      await this.changes.edit(session, id, (edit) => edit.create('file', id, fromFile(file)));
+      await this.changes.edit(session, id, (edit) => edit.create('file', id, file));
       return file;
     });
   }

@@ -1,9 +1,9 @@
 import { Inject, Injectable } from '@nestjs/common';
-import type { Angle } from '@odograph/core';
+import { BARE_MOMENT, type Angle } from '@odograph/core';
 import type { Changed, MomentEdit, NewMoment, Removal } from '@odograph/core/contract';
 import type { Session } from '../accounts/session.js';
 import { ChangesService } from '../changes/changes.service.js';
-import type { Row } from '../database/models.js';
+import { fromSent } from '../changes/fromSent.js';
 import { invalid, notFound } from '../errors/refused.js';
 import { LibraryService } from '../library/library.service.js';
 import { MediaService } from '../media/media.service.js';
@@ -31,11 +31,11 @@ export class MomentsService {
     this.check(atFrame, angle, 'atFrame');
     this.check(pressedFrame, angle, 'pressedFrame');
     const times = await this.media.frameTimes(academyId, angle.fileId);
+    const [at, pressed] = [times.instant(atFrame), times.instant(pressedFrame)];
     const touched = await this.changes.edit(session, editId, (edit) =>
       edit.create('moment', id, {
-        ...{ footageId: angle.footageId, angleId, accountId, speed, settled: false, note: '', attemptId: null },
-        ...{ atFrame, atPts: times.instant(atFrame).pts },
-        ...{ pressedFrame, pressedPts: times.instant(pressedFrame).pts },
+        ...BARE_MOMENT,
+        ...{ footageId: angle.footageId, angleId, accountId, speed, at, pressed },
       }),
     );
     return this.library.changed(academyId, touched);
@@ -44,35 +44,21 @@ export class MomentsService {
   /** An instant that is set by hand settles the mark: it tells how late its key was pressed. */
   async edit(session: Session, id: string, { editId, baseVersion, changes }: MomentEdit): Promise<Changed> {
     const academy = session.academyId;
-    const moment = await this.moments.moment(academy, id);
-    const angle = moment && (await this.moments.angle(academy, moment.angleId));
-    if (!moment || !angle) throw notFound();
-    const { atFrame, attemptId, state, subject, note } = changes;
-    const row: Row = {};
-    if (atFrame !== undefined) {
-      this.check(atFrame, angle, 'changes.atFrame');
-      const { pts } = (await this.media.frameTimes(academy, angle.fileId)).instant(atFrame);
-      Object.assign(row, { atFrame, atPts: pts, settled: true });
-    }
-    if (state && !(await this.library.words(academy)).hasRole(state.position, state.role))
-      throw invalid('changes.state', 'is not a place of this academy');
-    if (state !== undefined) Object.assign(row, { position: state?.position ?? null, role: state?.role ?? null });
-    if (attemptId && !(await this.moments.isAttemptOf(academy, attemptId, moment.footageId)))
-      throw invalid('changes.attemptId', 'is no attempt of this footage');
-    if (attemptId !== undefined) row['attemptId'] = attemptId;
-    if (subject !== undefined) row['subject'] = subject;
-    if (note !== undefined) row['note'] = note;
-    const theirs: Record<string, unknown> = { ...moment, atFrame: moment.at.frame };
-    const touched = await this.changes.edit(session, editId, (edit) =>
-      edit.update(
-        'moment',
-        id,
-        baseVersion,
-        row,
-        () => Object.entries(changes).map(([field, yours]) => ({ field, yours, theirs: theirs[field] })),
-        (field) => (field === 'state' ? ['position', 'role'] : [field]),
-      ),
-    );
+    const { state, attemptId } = changes;
+    const touched = await this.changes.edit(session, editId, async (edit) => {
+      const moment = await edit.require('moment', id);
+      const angle = await edit.require('angle', moment.angleId);
+      if (state && !(await this.library.words(academy, edit.transaction)).hasRole(state.position, state.role))
+        throw invalid('changes.state', 'is not a place of this academy');
+      if (attemptId && (await edit.find('attempt', attemptId))?.footageId !== moment.footageId)
+        throw invalid('changes.attemptId', 'is no attempt of this footage');
+      const times = await this.media.frameTimes(academy, angle.fileId);
+      const said = fromSent('moment', changes, (frame, field) => {
+        this.check(frame, angle, `changes.${field}`);
+        return times.instant(frame);
+      });
+      await edit.update('moment', id, baseVersion, said, said.at ? { settled: true } : {});
+    });
     return this.library.changed(academy, touched);
   }
 

@@ -1,8 +1,9 @@
+import type { Entity } from '@odograph/core';
 import { Inject, Injectable } from '@nestjs/common';
 import { Op, QueryTypes, Sequelize } from 'sequelize';
-import { ABOVE, type Touched } from '../changes/edit.js';
+import type { Touched } from '../changes/edit.js';
 import type { AcademyId } from '../database/academyId.js';
-import type { Entity, Models } from '../database/models.js';
+import type { Models } from '../database/models.js';
 import { MODELS } from '../database/tokens.js';
 
 /** More rows than this, and the library is read anew instead. */
@@ -24,7 +25,7 @@ export class NewsRepository {
     return new Map(rows.map((r) => [r.get('id') as AcademyId, r.get('libraryVersion') as number]));
   }
 
-  /** The rows that edits have touched since a version, lists as the row above them; undefined where that is too much to tell. */
+  /** The rows that edits have touched since a version; undefined where that is too much to tell. */
   async touchedSince(academyId: AcademyId, since: number): Promise<Touched | undefined> {
     const rows = await this.sequelize.query<{ entity: Entity; id: string }>(
       `SELECT DISTINCT c.entity, c.entity_id AS id FROM edits e JOIN change_records c ON c.academy_id = e.academy_id AND c.edit_id = e.id
@@ -33,18 +34,7 @@ export class NewsRepository {
     );
     if (rows.length > MOST) return undefined;
     const touched = new Map<Entity, Set<string>>();
-    const add = (entity: Entity, id: string): void =>
-      void touched.set(entity, (touched.get(entity) ?? new Set()).add(id));
-    for (const { entity, id } of rows) if (!ABOVE[entity]) add(entity, id);
-    for (const [entity, above] of Object.entries(ABOVE)) {
-      const ids = rows.flatMap((r) => (r.entity === entity ? r.id : []));
-      if (!ids.length) continue;
-      const below = await this.models[entity as Entity].findAll({
-        where: { academyId, id: { [Op.in]: ids } },
-        attributes: [above.by],
-      });
-      for (const row of below) add(above.entity, row.get(above.by) as string);
-    }
+    for (const { entity, id } of rows) touched.set(entity, (touched.get(entity) ?? new Set()).add(id));
     return touched;
   }
 }

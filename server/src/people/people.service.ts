@@ -144,9 +144,7 @@ export class PeopleService {
 
   async editPerson(session: Session, id: string, { editId, baseVersion, changes }: PersonEdit): Promise<Changed> {
     await this.mustBeMember(session, changes.accountId ?? null, 'changes.accountId');
-    const touched = await this.changes.edit(session, editId, (edit) =>
-      edit.update('person', id, baseVersion, { ...changes }),
-    );
+    const touched = await this.changes.edit(session, editId, (edit) => edit.update('person', id, baseVersion, changes));
     return this.library.changed(session.academyId, touched);
   }
 

@@ -4,20 +4,9 @@ import type { Changed, NewRoute, Removal, RouteEdit } from '@odograph/core/contr
 import type { Session } from '../accounts/session.js';
 import { BinService } from '../bin/bin.service.js';
 import { ChangesService } from '../changes/changes.service.js';
-import type { Row } from '../database/models.js';
 import { invalid, notFound } from '../errors/refused.js';
 import { LibraryService } from '../library/library.service.js';
 import { RoutesRepository } from './routes.repository.js';
-
-const fromStep = ({ from, action, to, clipId, cue, note }: RouteStep, ordinal: number): Row => ({
-  ordinal,
-  fromPlace: from,
-  action,
-  toPlace: to,
-  clipId,
-  cue,
-  note,
-});
 
 @Injectable()
 export class RoutesService {
@@ -51,24 +40,15 @@ export class RoutesService {
 
   async create(session: Session, { editId, id, name, steps }: NewRoute): Promise<Changed> {
     await this.check(session, steps, 'steps');
-    const touched = await this.changes.edit(session, editId, async (edit) => {
-      await edit.create('route', id, { name });
-      await edit.writeList('routeStep', id, [], steps, fromStep);
-    });
+    const touched = await this.changes.edit(session, editId, (edit) => edit.create('route', id, { name, steps }));
     return this.library.changed(session.academyId, touched);
   }
 
   async edit(session: Session, id: string, { editId, baseVersion, changes }: RouteEdit): Promise<Changed> {
-    const before = await this.routes.route(session.academyId, id);
-    if (!before) throw notFound();
-    if (changes.steps) await this.check(session, changes.steps, 'changes.steps');
-    const theirs: Record<string, unknown> = before;
     const touched = await this.changes.edit(session, editId, async (edit) => {
-      await edit.update('route', id, baseVersion, changes.name === undefined ? {} : { name: changes.name }, () =>
-        Object.entries(changes).map(([field, yours]) => ({ field, yours, theirs: theirs[field] })),
-      );
-      if (changes.steps && (await edit.writeList('routeStep', id, before.steps, changes.steps, fromStep)))
-        await edit.bump('route', id, 'steps');
+      await edit.require('route', id);
+      if (changes.steps) await this.check(session, changes.steps, 'changes.steps');
+      await edit.update('route', id, baseVersion, changes);
     });
     return this.library.changed(session.academyId, touched);
   }

@@ -1,7 +1,8 @@
 import { Inject, Injectable } from '@nestjs/common';
-import type { Definition, WordKind } from '@odograph/core';
+import type { Definition, KeptWord, WordKind } from '@odograph/core';
 import { Op, type Transaction } from 'sequelize';
 import type { AcademyId } from '../database/academyId.js';
+import { fromRow } from '../database/columns.js';
 import type { Models } from '../database/models.js';
 import { MODELS } from '../database/tokens.js';
 
@@ -9,7 +10,7 @@ import { MODELS } from '../database/tokens.js';
 export type KnownChange = {
   readonly id: string;
   readonly isBinned: boolean;
-  readonly aliases: readonly { readonly id: string; readonly alias: string }[];
+  readonly aliases: KeptWord['aliases'];
 };
 
 @Injectable()
@@ -20,21 +21,12 @@ export class WordsRepository {
     academyId: AcademyId,
     kind: WordKind,
     wordKey: string,
-    transaction: Transaction | null = null,
+    transaction: Transaction,
   ): Promise<KnownChange | undefined> {
     const row = await this.models.word.findOne({ where: { academyId, kind, wordKey }, transaction });
     if (!row) return undefined;
-    const id = row.get('id') as string;
-    const aliases = await this.models.alias.findAll({
-      where: { academyId, wordChangeId: id, deletedAt: null },
-      order: [['id', 'ASC']],
-      transaction,
-    });
-    return {
-      id,
-      isBinned: row.get('deletedAt') !== null,
-      aliases: aliases.map((a) => ({ id: a.get('id') as string, alias: a.get('alias') as string })),
-    };
+    const { id, aliases } = fromRow('word', row.get({ plain: true }));
+    return { id, aliases, isBinned: row.get('deletedAt') !== null };
   }
 
   /** The words of an academy's own with what they are. */

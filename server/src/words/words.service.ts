@@ -1,25 +1,15 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { SHIPPED_WORDS, namedIn, type OwnAlias, type Scope } from '@odograph/core';
+import { BARE_WORD, SHIPPED_WORDS, namedIn, type Scope } from '@odograph/core';
 import type { AliasLines, Changed, Removal, WordEdit } from '@odograph/core/contract';
 import { AccountsRepository } from '../accounts/accounts.repository.js';
 import type { Session } from '../accounts/session.js';
 import { BinService } from '../bin/bin.service.js';
 import { ChangesService } from '../changes/changes.service.js';
 import type { Edit } from '../changes/edit.js';
-import type { Row } from '../database/models.js';
 import { Refused, invalid, notFound } from '../errors/refused.js';
 import { LibraryService } from '../library/library.service.js';
 import { checkDefinition } from './definitionCheck.js';
 import { WordsRepository } from './words.repository.js';
-
-const scopeRow = (scope: Scope): Row => ({
-  scopeKind: scope.kind,
-  scopeId: scope.kind === 'coach' ? scope.accountId : scope.kind === 'footage' ? scope.footageId : null,
-});
-const fromAlias = ({ alias, language, scope }: OwnAlias): Row => ({
-  ...{ alias, language: language ?? null },
-  ...scopeRow(scope),
-});
 
 @Injectable()
 export class WordsService {
@@ -39,23 +29,12 @@ export class WordsService {
     if (!isShipped && (!definition || name === null)) throw invalid('definition', 'is required for an own word');
     await this.checkScopes(session, request);
     if (definition) checkDefinition(definition, key, await this.library.words(session.academyId));
-    const there = await this.words.change(session.academyId, kind, key);
-    const values = { name, hidden, definition, ...scopeRow(scope) };
+    const values = { name, hidden, definition, scope, aliases };
     const touched = await this.changes.edit(session, editId, async (edit) => {
-      if (there) {
-        await edit.restore('word', there.id);
-        const said = { ...values, aliases };
-        await edit.update('word', there.id, there.isBinned ? null : (baseVersion ?? 1), values, (row) =>
-          Object.entries(said).map(([field, yours]) => ({
-            field,
-            yours,
-            theirs: field === 'aliases' ? there.aliases : row[field],
-          })),
-        );
-      } else await edit.create('word', request.id, { kind, wordKey: key, ...values });
-      const id = there?.id ?? request.id;
-      if (await edit.writeList('alias', id, there?.aliases ?? [], aliases, fromAlias))
-        await edit.bump('word', id, 'aliases');
+      const there = await this.words.change(session.academyId, kind, key, edit.transaction);
+      if (!there) return edit.create('word', request.id, { kind, wordKey: key, ...values });
+      await edit.restore('word', there.id);
+      await edit.update('word', there.id, there.isBinned ? null : (baseVersion ?? 1), values);
     });
     return this.library.changed(session.academyId, touched);
   }
@@ -87,28 +66,16 @@ export class WordsService {
   private async addAlias(session: Session, edit: Edit, line: AliasLines['lines'][number]): Promise<void> {
     const there = await this.words.change(session.academyId, line.kind, line.key, edit.transaction);
     if (there && !there.isBinned && there.aliases.some((a) => a.alias === line.alias)) return;
-    const id = there?.id ?? line.changeId;
-    const everybody = scopeRow({ kind: 'academy' });
-    const here = line.forMe ? scopeRow({ kind: 'coach', accountId: session.accountId }) : everybody;
-    if (there?.isBinned) {
-      // it was put back to how it ships: what the academy said of it before stays in the bin
-      await edit.restore('word', id);
-      await edit.update('word', id, null, { name: null, hidden: false });
-      await edit.writeList('alias', id, there.aliases, [], fromAlias);
-    } else if (!there)
-      await edit.create('word', id, {
-        kind: line.kind,
-        wordKey: line.key,
-        name: null,
-        hidden: false,
-        definition: null,
-        ...everybody,
-      });
-    await edit.create('alias', line.aliasId, {
-      ...{ wordChangeId: id, alias: line.alias, language: line.language ?? null },
-      ...here,
-    });
-    if (there) await edit.bump('word', id, 'aliases');
+    const scope: Scope = line.forMe ? { kind: 'coach', accountId: session.accountId } : { kind: 'academy' };
+    const alias = { id: line.aliasId, alias: line.alias, scope, ...(line.language && { language: line.language }) };
+    if (!there) {
+      const { kind, key: wordKey, changeId } = line;
+      return edit.create('word', changeId, { ...BARE_WORD, kind, wordKey, aliases: [alias] });
+    }
+    await edit.restore('word', there.id);
+    // one that was put back to how it ships: what the academy said of it before stays away
+    const before = there.isBinned ? { name: null, hidden: false, aliases: [] } : { aliases: there.aliases };
+    await edit.update('word', there.id, null, { ...before, aliases: [...before.aliases, alias] });
   }
 
   /** Puts an own word in the bin, if nothing says it; a shipped word goes back to how it ships. */

@@ -1,0 +1,175 @@
+import {
+  BARE_HOLD,
+  DOUBT_FIELDS,
+  HOLD_DEPTHS,
+  KEY_MOMENTS,
+  PROPOSED_PARTS,
+  REACHES,
+  RESETS,
+  RESULTS,
+  SEEN,
+  THUMBS,
+  type AnswerUse,
+  type Attempt,
+  type Clip,
+  type Control,
+  type DetailLoop,
+  type Doubt,
+  type ErrorUse,
+  type Finish,
+  type KeyMoment,
+  type Moment,
+  type ReactionUse,
+  type ReasonUse,
+} from '../attempts/index.js';
+import { CONTROL_KINDS, LIMBS } from '../vocabulary/index.js';
+import {
+  FLAG,
+  ID,
+  INSTANT,
+  NAME_LIMIT,
+  ROLE,
+  STATE,
+  bare,
+  bareOf,
+  choice,
+  fixed,
+  fixedOr,
+  key,
+  list,
+  number,
+  object,
+  orNull,
+  said,
+  saidOr,
+  text,
+  union,
+  whole,
+  type FieldsOf,
+} from './shapes.js';
+
+/** Longest note of a clip that is kept, in characters. */
+export const NOTE_LIMIT = 4000;
+const MARK_NOTE_LIMIT = 500;
+const TRIES_LIMIT = 99;
+
+const SIDE = choice('left', 'right');
+const SUBJECT = choice('a', 'b');
+const FINISH = union<Finish>(
+  {
+    state: { position: key('position'), role: ROLE },
+    submission: { submission: key('submission'), won: FLAG },
+    reset: { how: choice(...RESETS), restart: orNull(STATE) },
+  },
+  true,
+);
+const CONTROL = object<Control>({
+  id: ID,
+  holder: choice('subject', 'opponent'),
+  limb: choice(...LIMBS),
+  limbSide: orNull(SIDE),
+  kind: choice(...CONTROL_KINDS),
+  target: key('target'),
+  targetOwner: choice('other', 'own', 'mat', 'wall'),
+  targetSide: orNull(SIDE),
+  reach: bare(orNull(choice(...REACHES)), BARE_HOLD.reach),
+  cloth: FLAG,
+  depth: bare(orNull(choice(...HOLD_DEPTHS)), BARE_HOLD.depth),
+  thumb: bare(orNull(choice(...THUMBS)), BARE_HOLD.thumb),
+  handed: bare(FLAG, BARE_HOLD.handed),
+  won: bare(FLAG, BARE_HOLD.won),
+  gained: orNull(INSTANT),
+  lost: orNull(INSTANT),
+});
+const REACTION = object<ReactionUse>({
+  id: ID,
+  // an action word where it was itself an attack
+  what: key(({ isAction }) => (isAction ? 'action' : 'reaction')),
+  isAction: FLAG,
+  deciding: FLAG,
+});
+const REASON = object<ReasonUse>({ id: ID, reason: key('reason'), main: FLAG });
+const ERROR = object<ErrorUse>({
+  id: ID,
+  by: choice('subject', 'opponent'),
+  cause: choice('brought about', 'given away'),
+  what: orNull(key('reason')),
+  until: orNull(INSTANT),
+});
+const ANSWER = object<AnswerUse>({ id: ID, from: STATE, action: key('action'), reaction: key('reaction') });
+const DOUBT = object<Doubt>({
+  field: choice(...DOUBT_FIELDS),
+  kind: choice('unsure', 'unknown'),
+  text: text(NAME_LIMIT),
+  at: INSTANT,
+});
+
+/** What is kept of an attempt. */
+export const ATTEMPT = {
+  footageId: fixed(ID),
+  angleId: fixed(ID),
+  subject: said(SUBJECT),
+  state: saidOr(orNull(STATE), null),
+  lead: saidOr(orNull(SIDE), null),
+  action: saidOr(orNull(key('action')), null),
+  intent: saidOr(choice('own', 'bait'), 'own'),
+  result: saidOr(orNull(choice(...RESULTS)), null),
+  depth: saidOr(orNull(whole(0, 4)), null),
+  finish: saidOr(orNull(FINISH), null),
+  resisted: saidOr(orNull(FLAG), null),
+  shownAs: saidOr(choice('right', 'mistake'), 'right'),
+  parentId: saidOr(orNull(ID), null),
+  series: saidOr(whole(1, TRIES_LIMIT), 1),
+  counterOfId: saidOr(orNull(ID), null),
+  followsId: saidOr(orNull(ID), null),
+  isCut: saidOr(FLAG, false),
+  wanted: saidOr(orNull(key('reaction')), null),
+  start: said(INSTANT),
+  commit: saidOr(orNull(INSTANT), null),
+  end: said(INSTANT),
+  controls: saidOr(list(CONTROL), []),
+  reactions: saidOr(list(REACTION), []),
+  reasons: saidOr(list(REASON), []),
+  errors: saidOr(list(ERROR), []),
+  answers: saidOr(list(ANSWER), []),
+  doubts: saidOr(list(DOUBT, { once: 'field' }), []),
+  proposed: saidOr(list(choice(...PROPOSED_PARTS), { once: true }), []),
+} as const satisfies FieldsOf<Attempt>;
+
+const KEY_MOMENT = object<KeyMoment>({ name: choice(...KEY_MOMENTS), at: INSTANT });
+const DETAIL_LOOP = object<DetailLoop>({ id: ID, in: INSTANT, out: INSTANT, speed: number(0.05, 4) });
+/** What is kept of a clip. */
+export const CLIP = {
+  attemptId: fixed(ID),
+  angleId: fixed(ID),
+  in: said(INSTANT),
+  out: said(INSTANT),
+  note: saidOr(text(NOTE_LIMIT, { isTrimmed: false }), ''),
+  seen: saidOr(orNull(choice(...SEEN)), null),
+  keyMoments: saidOr(list(KEY_MOMENT, { once: 'name' }), []),
+  loops: saidOr(list(DETAIL_LOOP), []),
+} as const satisfies FieldsOf<Clip>;
+
+/** What is kept of a mark. */
+export const MOMENT = {
+  footageId: fixed(ID),
+  angleId: fixed(ID),
+  at: said(INSTANT),
+  pressed: fixed(INSTANT),
+  speed: fixed(number(0, 16)),
+  settled: fixedOr(FLAG, false),
+  accountId: fixed(orNull(ID)),
+  attemptId: saidOr(orNull(ID), null),
+  state: saidOr(orNull(STATE), null),
+  subject: saidOr(orNull(SUBJECT), null),
+  note: saidOr(text(MARK_NOTE_LIMIT), ''),
+} as const satisfies FieldsOf<Moment>;
+
+/** What nobody said of an attempt, of a clip, of a mark. */
+export const BARE_ATTEMPT = bareOf<Attempt>()(ATTEMPT);
+export const BARE_CLIP = bareOf<Clip>()(CLIP);
+export const BARE_MOMENT = bareOf<Moment>()(MOMENT);
+/** An attempt of which nothing is known yet but where it is and whose action it is. Version 0: no server has it. */
+export const draftAttempt = (
+  known: Pick<Attempt, 'id' | 'footageId' | 'angleId' | 'subject' | 'start' | 'end'>,
+): Attempt => ({ ...BARE_ATTEMPT, ...known, version: 0 });
