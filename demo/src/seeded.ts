@@ -4,11 +4,14 @@ import {
   SHIPPED_WORDS,
   otherRole,
   shippedWords,
+  BARE_ANGLE,
+  BARE_ATTEMPT,
   BARE_CLIP,
   BARE_HOLD,
   BARE_FOOTAGE,
   withChanges,
   type ActionWord,
+  type Angle,
   type Aim,
   type Attempt,
   type Clip,
@@ -227,7 +230,8 @@ export const seededLibrary = (size: SizeName, seed: number, files: readonly Seed
       kitB: 'dark kit',
     };
     const end = ticks.length - 1;
-    const angle = {
+    const angle: Angle = {
+      ...BARE_ANGLE,
       id: nextId(),
       version: 1,
       footageId: one.id,
@@ -237,11 +241,7 @@ export const seededLibrary = (size: SizeName, seed: number, files: readonly Seed
       fromPts: ticks[0]!,
       toPts: ticks[end]!,
       offsetMs: 0,
-      rate: 1,
-      kind: 'live',
-      leftMark: '',
-      rightMark: '',
-    } as const;
+    };
     footage.push(one);
     angles.push(angle);
     const at = (frame: number): Attempt['start'] => ({ frame, pts: ticks[frame]! });
@@ -257,6 +257,7 @@ export const seededLibrary = (size: SizeName, seed: number, files: readonly Seed
       const result = setting === 'demonstration' ? 'shown' : resultOf(random);
       const finish = finishOf(state, action, result);
       const attempt: Attempt = {
+        ...BARE_ATTEMPT,
         id: nextId(),
         version: 1,
         footageId: one.id,
@@ -269,18 +270,6 @@ export const seededLibrary = (size: SizeName, seed: number, files: readonly Seed
         result,
         depth: result === 'success' ? 4 : Math.floor(random() * 4),
         finish,
-        resisted: null,
-        shownAs: 'right',
-        parentId: null,
-        series: 1,
-        counterOfId: null,
-        followsId: null,
-        isCut: false,
-        wanted: null,
-        errors: [],
-        answers: [],
-        doubts: [],
-        proposed: [],
         start: at(from),
         commit: at(Math.min(to - 1, from + 3)),
         end: at(to - 1),

@@ -42,6 +42,7 @@ export {
   LADDERS,
   RESULT_WORDS,
   depthWord,
+  plannedWord,
   sayAttempt,
   sayControl,
   type Climbed,

@@ -36,6 +36,13 @@ describe('an attempt as a sentence', () => {
     );
   });
 
+  test('when it was said whether it was planned, that should stand behind what was done', () => {
+    const entry = (planned: boolean | null): string | undefined =>
+      sayAttempt({ ...told, planned }, words, athletes).find((p) => p.part === 'entry')?.text;
+    const plain = entry(null)!;
+    expect([entry(true), entry(false)]).toEqual([`${plain}, planned`, `${plain}, made up on the spot`]);
+  });
+
   test('when parts were not said, they should be named plainly and marked', () => {
     const parts = sayAttempt({ ...told, state: null, action: null, result: null, finish: null }, words, athletes);
     expect(parts.filter((p) => p.missing).map((p) => p.part)).toEqual(['from', 'entry', 'finish', 'result']);

@@ -94,6 +94,9 @@ const FIELD_OF: Partial<Record<SaidPart['part'], Parameters<typeof proposedIn>[1
   result: 'result',
 };
 
+/** Whether it was meant beforehand, in words. */
+export const plannedWord = (isPlanned: boolean): string => (isPlanned ? 'planned' : 'made up on the spot');
+
 /** One attempt read back as a sentence, part by part. A part that was not said is marked missing and named plainly. */
 export const sayAttempt = (
   attempt: Attempt,
@@ -121,7 +124,7 @@ export const sayAttempt = (
       'entry',
       '',
       attempt.action
-        ? `${attempt.intent === 'bait' ? 'bait: ' : ''}${words.name('action', attempt.action)}`
+        ? `${attempt.intent === 'bait' ? 'bait: ' : ''}${words.name('action', attempt.action)}${attempt.planned === null ? '' : `, ${plannedWord(attempt.planned)}`}`
         : undefined,
       'entry not said',
     ),

@@ -114,6 +114,7 @@ export type Attempt = {
   readonly lead: Side | null;
   readonly action: string | null;
   readonly intent: 'own' | 'bait';
+  /** Meant beforehand, or made up on the spot; null = not said. */ readonly planned: boolean | null;
   readonly result: Result | null;
   readonly depth: number | null;
   readonly finish: Finish | null;

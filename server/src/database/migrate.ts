@@ -13,6 +13,7 @@ import * as media from './migrations/0008-media.js';
 import * as proposed from './migrations/0009-proposed.js';
 import * as aliasLanguage from './migrations/0010-alias-language.js';
 import * as rowsOnce from './migrations/0011-rows-once.js';
+import * as planned from './migrations/0012-planned.js';
 
 const MIGRATIONS = [
   first,
@@ -26,6 +27,7 @@ const MIGRATIONS = [
   proposed,
   aliasLanguage,
   rowsOnce,
+  planned,
 ] as const;
 
 /** All migrations, in order; numbered, reversible. */

@@ -62,6 +62,17 @@ describe('the phrase', () => {
     forget();
   });
 
+  test('when it was made up on the spot, that should be said in a word, and be taken back', async () => {
+    const { user, part, changes } = await show(attemptWith('1', { action: 'armlock', lead: 'left' }));
+    await user.click(part('Planned or on the spot'));
+    await user.keyboard('spot{Enter}');
+    expect(changes()).toEqual([{ planned: false }]);
+    expect(part('Planned or on the spot').value).toBe('made up on the spot');
+    await user.click(part('Planned or on the spot'));
+    await user.keyboard('{Backspace}');
+    expect(changes().at(-1)).toEqual({ planned: null });
+  });
+
   test('when parts were only proposed, Enter in one should confirm it, and one button all of them', async () => {
     const proposed = attemptWith('1', { result: 'success', proposed: ['stateRole', 'result'] });
     const { user, part, changes } = await show(proposed);

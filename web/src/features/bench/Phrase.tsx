@@ -49,8 +49,8 @@ type Props = {
 
 /** What is mostly left open opens from the note on, and stands where something of it is said. */
 const BEHIND = '[data-behind], [data-behind] *';
-const isMoreSaid = ({ errors, answers, intent, lead }: ClipView['attempt']): boolean =>
-  errors.length > 0 || answers.length > 0 || intent === 'bait' || lead !== null;
+const isMoreSaid = ({ errors, answers, intent, planned, lead }: ClipView['attempt']): boolean =>
+  errors.length > 0 || answers.length > 0 || intent === 'bait' || planned !== null || lead !== null;
 
 /** The sentence under the picture: a completing field for each part; each part is kept as soon as it is said. */
 export const Phrase = (props: Props): React.JSX.Element => {

@@ -5,6 +5,7 @@ import {
   isSameMet,
   metText,
   placeName,
+  plannedWord,
   stateId,
   withReason,
   withoutReason,
@@ -157,6 +158,17 @@ export const MoreOfIt = ({ saying }: { readonly saying: Saying }): React.JSX.Ele
           />
         </>
       )}
+      <Soft>; </Soft>
+      <WordField
+        label="Planned or on the spot"
+        placeholder="planned or not"
+        said={attempt.planned === null ? null : plannedWord(attempt.planned)}
+        find={find.planned}
+        opens="up"
+        onPick={(planned) => change({ planned })}
+        onClear={() => change({ planned: null })}
+        onNext={next}
+      />
       <Soft>; answers: </Soft>
       <SeveralField
         label="Answers"

@@ -19,6 +19,7 @@ type Said = Pick<
   | 'lead'
   | 'action'
   | 'intent'
+  | 'planned'
   | 'wanted'
   | 'result'
   | 'finish'

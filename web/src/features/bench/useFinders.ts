@@ -11,6 +11,7 @@ import {
   placeChoices,
   placeName,
   proposedFinish,
+  plannedWord,
   proposedResult,
   reactionChoices,
   reasonChoices,
@@ -66,6 +67,11 @@ const INTENTS: readonly Sayable<'own' | 'bait'>[] = [
   { value: 'bait', texts: ['bait', 'feint', 'shown only'] },
 ];
 
+const PLANNED: readonly Sayable<boolean>[] = [
+  { value: true, texts: [plannedWord(true), 'plan', 'game plan'] },
+  { value: false, texts: [plannedWord(false), 'on the spot', 'improvised'] },
+];
+
 export type Finders = {
   readonly who: Find<Subject>;
   readonly from: Find<State>;
@@ -84,6 +90,7 @@ export type Finders = {
   readonly isElsewhere: (met: Met) => boolean;
   readonly lead: Find<Side>;
   readonly intent: Find<'own' | 'bait'>;
+  readonly planned: Find<boolean>;
 };
 
 /** What follows from the parts that are said, for those that are not; taken by one key. */
@@ -138,6 +145,7 @@ export const useFinders = (
       },
       lead: among(SIDES),
       intent: among(INTENTS),
+      planned: among(PLANNED),
     }),
     [words, athletes, footage, state, action, controls, word, left, result, usual],
   );

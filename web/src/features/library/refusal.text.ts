@@ -1,7 +1,25 @@
 import { faultText } from '@odograph/core';
-import type { ErrorBody } from '@odograph/core/contract';
+import type {
+  AngleFields,
+  AttemptFields,
+  ClipFields,
+  ErrorBody,
+  FootageFields,
+  MomentFields,
+  PersonFields,
+  RouteFields,
+} from '@odograph/core/contract';
 
-const FIELDS: Record<string, string> = {
+/** Every field that an edit can say. */
+type Sayable =
+  | keyof AngleFields
+  | keyof AttemptFields
+  | keyof ClipFields
+  | keyof FootageFields
+  | keyof MomentFields
+  | keyof PersonFields
+  | keyof RouteFields;
+const FIELDS: Readonly<Record<Sayable, string>> & Readonly<Record<string, string>> = {
   state: 'position',
   action: 'entry',
   finish: 'finish',
@@ -59,6 +77,17 @@ const FIELDS: Record<string, string> = {
   logged: 'logged',
   lead: 'lead side',
   intent: 'bait or meant',
+  planned: 'planned or on the spot',
+  resisted: 'whether they resisted',
+  shownAs: 'shown right or as a mistake',
+  parentId: 'which try it goes on with',
+  series: 'which try it is',
+  counterOfId: 'what it counters',
+  attemptId: 'what was told of the mark',
+  atFrame: 'where the mark stands',
+  live: 'live or staged',
+  counted: 'whether it counts',
+  kind: 'live or replay',
   startFrame: 'start',
   commitFrame: 'commit',
   endFrame: 'end',
