@@ -262,6 +262,9 @@ const thoroughly = (say) => {
       'frames',
       'kinds',
       'faults',
+      'breakdown',
+      'gymTalk',
+      'screens',
     ],
     { cwd: root, encoding: 'utf8', maxBuffer: 2 ** 28, env: { ...process.env, ODOGRAPH_THOROUGH: '1' } },
   );

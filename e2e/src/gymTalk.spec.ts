@@ -1,5 +1,6 @@
 import type { Attempt, Library } from '@odograph/core';
 import { expect, libraryOf, openBench, saved, settled, signIn, test, type Page } from './support/test.js';
+import { isThorough } from './support/thorough.js';
 
 test.use({ product: 'phrase' });
 
@@ -158,7 +159,12 @@ const check = (attempt: Attempt, told: Told): void => {
     expect(got[part], `${part} of ${told.action}`).toEqual(told[part]);
 };
 
-test('when twenty lines are typed as coaches talk, what was meant should be kept, asked or noted, and nothing else', async ({
+/** All of them, or some: those with words that nobody knows among them. */
+const TYPED = isThorough
+  ? LINES
+  : LINES.filter(({ typed }, i) => i % 4 === 0 || /gravlock|zorblat|they torreando/.test(typed));
+
+test('when lines are typed as coaches talk, what was meant should be kept, asked or noted, and nothing else', async ({
   page,
   running,
 }) => {
@@ -166,7 +172,7 @@ test('when twenty lines are typed as coaches talk, what was meant should be kept
   await openBench(page, 'Lantern Cup, final round');
   const libraryNow = (): Promise<Library> => libraryOf(page, running.url);
   let known = new Set((await libraryNow()).attempts.map((a) => a.id));
-  for (const { typed, tries, note = '' } of LINES) {
+  for (const { typed, tries, note = '' } of TYPED) {
     await openLine(page);
     await page.keyboard.type(typed);
     await expect(line(page)).toHaveValue(typed);
