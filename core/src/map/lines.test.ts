@@ -48,6 +48,20 @@ describe('lines of the map', () => {
     );
   });
 
+  test('when an entry worked each time and ended in two places, it should have worked twice and led to each of them once', () => {
+    const [{ attempt, footage }] = LOGGED.filter((l) => l.attempt.action === 'head-and-arm-pass') as [Logged];
+    const other = { ...attempt, id: 'other end', finish: { kind: 'state', position: 'mount', role: 'top' } } as const;
+    const { lines } = buildLines([...LOGGED, { attempt: other, footage, isThorough: true }], words);
+    expect(
+      lines
+        .filter((l) => l.action === 'head-and-arm-pass')
+        .map(({ to, worked, count, successes, attempts }) => [to, worked, count, successes, attempts]),
+    ).toEqual([
+      ['mount/top', 2, 1, 1, 2],
+      ['side-control/top', 2, 1, 1, 2],
+    ]);
+  });
+
   test('when the worked examples are counted, the totals should be those of the model', () => {
     expect({ attempts: book.attempts, lines: book.lines.length, shown: book.shown, unplaced: book.unplaced }).toEqual({
       attempts: 17,

@@ -51,6 +51,7 @@ const readGrips = (text: string): GripSet =>
 export class Tally {
   private readonly lines = new Map<number, Open>();
   private readonly groups = new Map<number, number>();
+  private readonly worked = new Map<number, number>();
   /** What each row added, and to which line. */
   private parts = new Uint8Array(64);
   private keys = new Float64Array(64);
@@ -152,7 +153,10 @@ export class Tally {
     this.groups.set(group, (this.groups.get(group) ?? 0) + by);
     const acc = part & COMPETITION ? line.competition : line.training;
     acc.count += by;
-    if (part & SUCCESS) acc.successes += by;
+    if (part & SUCCESS) {
+      acc.successes += by;
+      this.worked.set(group, (this.worked.get(group) ?? 0) + by);
+    }
     if (part & PARTIAL) acc.partial += by;
   }
 
@@ -191,6 +195,7 @@ export class Tally {
       bait,
       to,
       attempts,
+      worked: this.worked.get(groupOf(key)) ?? 0,
       count: open.competition.count + open.training.count,
       successes,
       partial: open.competition.partial + open.training.partial,

@@ -18,8 +18,11 @@ export type Line = {
   readonly to: PlaceId;
   /** All attempts of the group (from, action, bait), any end, that may be rated. */
   readonly attempts: number;
-  /** Those of them that ended in `to`. */
+  /** Those of them that worked, wherever they ended. */
+  readonly worked: number;
+  /** Those of all attempts that ended in `to`. */
   readonly count: number;
+  /** Those of `count` that worked: they led there by working. */
   readonly successes: number;
   readonly partial: number;
   /** Wilson interval of successes / attempts; undefined = nothing known. */

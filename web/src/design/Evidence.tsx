@@ -3,6 +3,7 @@ import type { Interval, Result } from '@odograph/core';
 
 type Counts = {
   readonly attempts: number;
+  readonly worked: number;
   readonly count: number;
   readonly successes: number;
   readonly picked: number;
@@ -13,14 +14,20 @@ type Counts = {
 
 const percent = (rate: number): string => `${Math.round(rate * 100)}`;
 
-/** What is known of a line, in words: how often seen and worked, and between which rates the truth lies. */
+/** How often an entry worked, wherever it ended, and how often it led here: two facts. Both are of all attempts at it. */
+const ratedText = ({ attempts, worked, count, successes }: Omit<Counts, 'interval'>): string => {
+  const led = count === attempts ? '' : `, led here ${count} of ${attempts}`;
+  const byWorking = led && successes !== count ? ` (${successes} by working)` : '';
+  return `worked ${worked} of ${attempts}${led}${byWorking}`;
+};
+
+/** What is known of a line, in words. */
 export const evidenceText = (line: Counts): string => {
   const also = [
     line.picked ? `seen ${line.picked}, picked, no rate` : '',
     line.shown ? `shown ${line.shown}` : '',
   ].filter(Boolean);
-  const ended = line.count === line.attempts ? '' : `, ended here ${line.count}`;
-  const rated = line.attempts ? [`seen ${line.attempts}${ended}, worked ${line.successes}`] : [];
+  const rated = line.attempts ? [ratedText(line)] : [];
   const parts = [...rated, ...also];
   if (line.proposed) parts.push(`of these ${line.proposed} proposed`);
   if (!line.attempts && !line.picked) parts.push('nothing known of how well it works');
@@ -36,7 +43,7 @@ export const IntervalBand = ({
   readonly width?: number;
 }): React.JSX.Element => {
   const label = interval
-    ? `works between ${percent(interval.low)} and ${percent(interval.high)} times in 100`
+    ? `leads here by working ${percent(interval.low)} to ${percent(interval.high)} times in 100`
     : 'no rate';
   return (
     <Box as="span" display="inline-flex" alignItems="center" gap="2" title={label}>

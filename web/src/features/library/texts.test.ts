@@ -35,11 +35,24 @@ describe('what went wrong, in words', () => {
 });
 
 describe('evidence in words', () => {
-  const line = { attempts: 12, count: 7, successes: 5, picked: 0, shown: 0, proposed: 0, interval: undefined };
+  const line = {
+    attempts: 12,
+    worked: 8,
+    count: 7,
+    successes: 5,
+    picked: 0,
+    shown: 0,
+    proposed: 0,
+    interval: undefined,
+  };
 
   test('when attempts ended in several places, it should say how many ended here', () => {
-    expect(evidenceText(line)).toBe('seen 12, ended here 7, worked 5');
-    expect(evidenceText({ ...line, count: 12 })).toBe('seen 12, worked 5');
+    expect(evidenceText(line)).toBe('worked 8 of 12, led here 7 of 12 (5 by working)');
+    expect(evidenceText({ ...line, successes: 7 })).toBe('worked 8 of 12, led here 7 of 12');
+    expect(evidenceText({ ...line, count: 12, successes: 8 })).toBe('worked 8 of 12');
+    // a takedown that worked both times and ended in two places
+    const both = { ...line, attempts: 2, worked: 2, count: 1, successes: 1 };
+    expect(evidenceText(both)).toBe('worked 2 of 2, led here 1 of 2');
   });
 
   test('when some of it was only proposed, that should stand beside the figure', () => {

@@ -43,11 +43,15 @@ const bandText = ({ interval }: MapLine): string =>
 const unratedText = (line: MapLine): string =>
   line.picked ? `seen ${line.picked}, picked, no rate` : `shown ${line.shown}`;
 
-/** Successes of attempts and the interval; a line without a rate says why. */
+/** How often it led there by working, of all attempts, and the interval of that; a line without a rate says why. */
 const shortText = (line: MapLine): string =>
   line.attempts ? `${line.successes}/${line.attempts}${bandText(line)}` : unratedText(line);
-const longText = (line: MapLine): string =>
-  line.attempts ? `worked ${line.successes} of ${line.attempts}${bandText(line)}` : unratedText(line);
+const longText = (line: MapLine): string => {
+  const { attempts, count, successes } = line;
+  if (!attempts) return unratedText(line);
+  const what = count === attempts ? 'worked' : count === successes ? 'led here' : 'led here by working';
+  return `${what} ${successes} of ${attempts}${bandText(line)}`;
+};
 
 /** The map as a picture: column = family, height = how good; lines are what was seen to happen. */
 export const MapPlot = ({

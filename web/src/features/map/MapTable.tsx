@@ -107,6 +107,7 @@ export const MapTable = ({
               </td>
               <td>{place(line.to)}</td>
               <td>{line.attempts || ''}</td>
+              <td>{line.attempts ? line.worked : ''}</td>
               <td>{line.attempts ? line.count : ''}</td>
               <td>{line.attempts ? line.successes : ''}</td>
               <td>

@@ -5,6 +5,7 @@ import { Link } from 'react-router';
 import { Action, evidenceText, Heading, IntervalBand, PickRow, Subheading } from '../../design/index.js';
 import { useClipsOf, useWords } from '../library/index.js';
 import type { MapLine, MapPicture } from '../../workers/map.protocol.js';
+import { bringingHere } from './bringingHere.js';
 import { ClipOnTheSpot } from './ClipOnTheSpot.js';
 import { MAP_TEXT as T } from './map.text.js';
 
@@ -109,7 +110,8 @@ export const PlaceSheet = ({
   const behind = useClipsOf(line?.attemptIds ?? NONE);
   const out = picture.lines.filter((l) => l.from === place && l.side === 'own');
   const theirs = picture.lines.filter((l) => l.from === place && l.side === 'their');
-  const into = picture.lines.filter((l) => l.to === place && l.from !== place);
+  const into = picture.lines.filter((l) => l.to === place && l.from !== place && l.side === 'own');
+  const against = bringingHere(picture, place);
   const height = picture.heights[place];
   const routesTo = (to: string): string => `/routes?from=${encodeURIComponent(place)}&to=${encodeURIComponent(to)}`;
   const list = (lines: readonly MapLine[], nothing: string, end: (l: MapLine) => PlaceId): React.JSX.Element => (
@@ -160,6 +162,12 @@ export const PlaceSheet = ({
       )}
       <Subheading marginBottom="1">{T.to}</Subheading>
       {list(into, T.nothingTo, (l) => l.from)}
+      {against.length > 0 && (
+        <>
+          <Subheading marginBottom="1">{T.against}</Subheading>
+          {list(against, '', (l) => l.from)}
+        </>
+      )}
     </Box>
   );
 };

@@ -41,11 +41,11 @@ const RouteCard = ({
         <Box color="inkSoft">
           {route.steps.length === 1 ? '1 step' : `${route.steps.length} steps`},{' '}
           {changes === 0 ? 'no grip change recorded' : changes === 1 ? '1 grip change' : `${changes} grip changes`};
-          every step worked{' '}
+          every step led to the next{' '}
           <Box as="span" color="ink">
             {percent(route.chance)}
           </Box>{' '}
-          of the time by what was seen, between {percent(route.low)} and {percent(route.high)} by what is known; cost{' '}
+          of the time in what was seen, and by what is known {percent(route.low)} to {percent(route.high)}; cost{' '}
           {route.cost.toFixed(2)}
         </Box>
         <Box flex="1" />

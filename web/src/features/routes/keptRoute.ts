@@ -20,6 +20,7 @@ const lineWithoutEvidence = ({ id, from, action, to }: RouteStep): MapLine => ({
   side: 'own',
   to: to as PlaceId,
   attempts: 0,
+  worked: 0,
   count: 0,
   successes: 0,
   partial: 0,
