@@ -61,7 +61,7 @@ test('when an academy begins with nothing, its head should come to a first route
   const form = page.getByRole('form', { name: 'Who is who?' });
   await form.getByLabel('First athlete (us)').fill('Orla Venn');
   await form.getByLabel('Second athlete (them)').fill('Sten Abara');
-  await form.getByText('throughout', { exact: true }).click();
+  await form.getByText('every attempt, both sides').click();
   await expect(page.getByTestId('taking-in')).toContainText('1,084 frames');
   await page.keyboard.press('Enter');
   await page.waitForURL('**/break-down/*');

@@ -83,6 +83,7 @@ test('when three odd files are dropped at once and the server is killed in the m
   const form = page.getByRole('form', { name: 'Who is who?' });
   await form.getByLabel('First athlete (us)').fill('Orla Venn');
   await form.getByLabel('Second athlete (them)').fill('Sten Abara');
+  await form.getByText('every attempt, both sides').click();
   await page.keyboard.press('Enter');
   await page.waitForURL('**/break-down/*');
   await page.locator('[data-testid=picture][data-settled=true]').waitFor({ timeout: 90_000 });

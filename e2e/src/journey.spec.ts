@@ -61,7 +61,7 @@ test('when an instructor does the whole job once, with a restart in the middle, 
     await form.getByLabel('What it is called').fill('Club evening, first round');
     await form.getByLabel('First athlete (us)').fill('Orla Venn');
     await form.getByLabel('Second athlete (them)').fill('Sten Abara');
-    await form.getByText('throughout', { exact: true }).click();
+    await form.getByText('every attempt, both sides').click();
     await page.keyboard.press('Enter');
     await page.waitForURL('**/break-down/*');
     await settled(page);

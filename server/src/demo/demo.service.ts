@@ -26,6 +26,7 @@ import { FootageService } from '../footage/footage.service.js';
 import { ScoreboardStandIn } from '../scoreboard/scoreboardStandIn.js';
 import { PeopleService } from '../people/people.service.js';
 import { MediaService } from '../media/media.service.js';
+import { recentDays } from './demoDates.js';
 
 type DemoAcademy = {
   readonly id: string;
@@ -109,7 +110,8 @@ export class DemoService {
     for (const person of academy.persons) await this.people.newPerson(session, checked(newPerson, person));
     for (const file of academy.files)
       await this.media.takeIn(session, file.id, file.path, createReadStream(join(folder, file.path)));
-    for (const footage of academy.footage) await this.footage.create(session, checked(newFootage, footage));
+    for (const footage of recentDays(academy.footage, new Date()))
+      await this.footage.create(session, checked(newFootage, footage));
     for (const { footageId, ...angle } of academy.angles)
       await this.footage.addAngle(session, footageId, checked(newAngle, angle));
     for (const clip of academy.clips) await this.clips.create(session, checked(newClip, clip));

@@ -24,7 +24,7 @@ const ratedText = ({ attempts, worked, count, successes }: Omit<Counts, 'interva
 /** What is known of a line, in words. */
 export const evidenceText = (line: Counts): string => {
   const also = [
-    line.picked ? `seen ${line.picked}, picked, no rate` : '',
+    line.picked ? `seen ${line.picked}, highlights only` : '',
     line.shown ? `shown ${line.shown}` : '',
   ].filter(Boolean);
   const rated = line.attempts ? [ratedText(line)] : [];

@@ -26,9 +26,11 @@ export const ClockHere = ({ clock }: { readonly clock: MatchClock }): React.JSX.
           {!anchor.running && T.stopped} ×
         </Action>
       ))}
-      <Action tone="quiet" fontSize="14px" paddingBlock="0" onClick={clock.askScoreboard}>
-        {T.scoreboard}
-      </Action>
+      {clock.askScoreboard && (
+        <Action tone="quiet" fontSize="14px" paddingBlock="0" onClick={clock.askScoreboard}>
+          {T.scoreboard}
+        </Action>
+      )}
     </Flex>
     {clock.isUnknown && (
       <Box role="status" color="inkSoft">

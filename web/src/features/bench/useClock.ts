@@ -14,7 +14,7 @@ import {
   type TimeTable,
 } from '@odograph/core';
 import { useEdit } from '../replica/index.js';
-import { useLazyScoreboardQuery } from '../server/index.js';
+import { useLazyScoreboardQuery, useMeQuery } from '../server/index.js';
 import type { OnBench } from './useBenchClips.js';
 
 export type MatchClock = {
@@ -26,8 +26,8 @@ export type MatchClock = {
   /** Notes what the clock shows at the frame in hand; false where the words hold no reading. */
   readonly note: (text: string) => boolean;
   readonly forget: (anchor: ClockAnchor) => void;
-  /** Asks the scoreboard what it showed, and takes that beside what was read. */
-  readonly askScoreboard: () => void;
+  /** Asks the scoreboard what it showed, and takes that beside what was read; null where there is none to ask: only the demo has one. */
+  readonly askScoreboard: (() => void) | null;
   /** The scoreboard was asked and knows nothing of this footage. */
   readonly isUnknown: boolean;
   /** The frame that words name: a reading of the clock, a time, or a frame number; undefined where there is none. */
@@ -41,6 +41,7 @@ const SAME_MS = 20;
 export const useClock = (bench: OnBench, table: TimeTable | undefined, frame: () => number): MatchClock => {
   const edit = useEdit();
   const [ask, { currentData: scoreboard }] = useLazyScoreboardQuery();
+  const hasScoreboard = useMeQuery().data?.academy.isDemo === true;
   const { footage } = bench;
   const clock = angleClock(bench.angle, bench.file);
   const msOf = (f: number): number => (table ? footageSeconds(clock, ptsOf(table, f)) * 1000 : 0);
@@ -75,14 +76,16 @@ export const useClock = (bench: OnBench, table: TimeTable | undefined, frame: ()
       return true;
     },
     forget: (anchor) => save(sorted.filter((a) => a !== anchor)),
-    askScoreboard: () => {
-      void ask(footage.id).then(({ data }) => {
-        if (!data?.readings) return;
-        const isKnown = ({ atMs }: ClockAnchor): boolean => sorted.some((a) => Math.abs(a.atMs - atMs) <= SAME_MS);
-        const fresh = data.readings.filter((reading) => !isKnown(reading));
-        if (fresh.length) save([...sorted, ...fresh].sort((a, b) => a.atMs - b.atMs));
-      });
-    },
+    askScoreboard: !hasScoreboard
+      ? null
+      : () => {
+          void ask(footage.id).then(({ data }) => {
+            if (!data?.readings) return;
+            const isKnown = ({ atMs }: ClockAnchor): boolean => sorted.some((a) => Math.abs(a.atMs - atMs) <= SAME_MS);
+            const fresh = data.readings.filter((reading) => !isKnown(reading));
+            if (fresh.length) save([...sorted, ...fresh].sort((a, b) => a.atMs - b.atMs));
+          });
+        },
     isUnknown: scoreboard?.readings === null,
     frameOf: (text) => {
       if (!table) return undefined;

@@ -1,7 +1,7 @@
 import { useState } from 'react';
+import { useOwn } from '../library/index.js';
 import { useMeQuery } from '../server/index.js';
 import type { OwnKeys } from './ownKeys.js';
-import { useOwn } from './useOwn.js';
 
 export type KeySheetState = {
   readonly own: OwnKeys;

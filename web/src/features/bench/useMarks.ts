@@ -14,13 +14,12 @@ import {
 import { useMemo, useState } from 'react';
 import { useDispatch } from 'react-redux';
 import { v7 as newId } from 'uuid';
-import { useLibrary } from '../library/index.js';
+import { useLibrary, useOwn } from '../library/index.js';
 import { editQueued, useEdit } from '../replica/index.js';
 import { useMeQuery } from '../server/index.js';
 import type { PlayerHandle, Stretch } from '../player/index.js';
 import { instantAt } from './newClip.js';
 import type { OnBench } from './useBenchClips.js';
-import { useOwn } from './useOwn.js';
 
 /** A mark that waits, and its frame on the camera in hand. */
 export type MarkHere = { readonly moment: Moment; readonly frame: number };

@@ -1,7 +1,7 @@
 import type { Caption } from '@odograph/core';
 import type { Look, Prepared } from '@odograph/core/contract';
 import { useCaptionsQuery, useSoundQuery } from '../server/index.js';
-import { useOwn } from './useOwn.js';
+import { useOwn } from '../library/index.js';
 
 /** What can lie behind the course, on its axis of time; one at a time. */
 export const OVERLAYS = ['activity', 'sound', 'cuts', 'captions', 'nothing'] as const;

@@ -20,7 +20,7 @@ import { useMemo, useState } from 'react';
 import { useEdit } from '../replica/index.js';
 import type { Stretch } from '../player/index.js';
 import type { OnBench } from './useBenchClips.js';
-import { useOwn } from './useOwn.js';
+import { useOwn } from '../library/index.js';
 
 /** A stretch about which something can be said: one that stands on the footage, or one that is only asked about. */
 export type SpanInHand = { readonly span: MsSpan; readonly stands: FootageSpan | null };

@@ -9,8 +9,8 @@ import {
 } from '@odograph/core';
 import { useMemo } from 'react';
 import type { ClipView } from '../library/index.js';
+import { useOwn } from '../library/index.js';
 import type { OnBench } from './useBenchClips.js';
-import { useOwn } from './useOwn.js';
 
 export type SideTelling = {
   readonly telling: Telling;

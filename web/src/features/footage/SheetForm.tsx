@@ -64,6 +64,29 @@ export const SheetForm = ({
             <Ruled name="date" type="date" value={sheet.date} onChange={(e) => set({ date: e.target.value })} />
           </Labelled>
         </Flex>
+        <Flex gap="5" marginBottom="5" alignItems="flex-end" wrap="wrap">
+          <Choice
+            label={T.logged}
+            name="logged"
+            value={sheet.logged}
+            options={[
+              ['throughout', T.throughout],
+              ['picked', T.picked],
+            ]}
+            onChange={(logged) => set({ logged })}
+          />
+          <Box fontSize="14px" paddingBottom="1.5">
+            {problem('logged') ? (
+              <Box as="span" role="alert" color="caution">
+                {problem('logged')}
+              </Box>
+            ) : (
+              <Box as="span" color="inkSoft">
+                {T.loggedMeans(sheet.logged)}
+              </Box>
+            )}
+          </Box>
+        </Flex>
         <datalist id={names}>
           {persons.map((p) => (
             <option key={p.id} value={p.name} />
@@ -122,16 +145,6 @@ export const SheetForm = ({
             ]}
             onChange={(gi) => set({ gi: gi === 'gi' })}
           />
-          <Choice
-            label={T.logged}
-            name="logged"
-            value={sheet.logged}
-            options={[
-              ['picked', 'picked'],
-              ['throughout', 'throughout'],
-            ]}
-            onChange={(logged) => set({ logged })}
-          />
         </Flex>
         <Flex gap="8" marginTop="5" marginBottom="5">
           {(
@@ -186,7 +199,7 @@ export const SheetForm = ({
           />
         </Labelled>
         <Box color="inkSoft" fontSize="14px" marginTop="4" marginBottom="5">
-          {T.loggedHint} {T.consent}
+          {T.consent}
         </Box>
         {failure && (
           <Box role="alert" color="caution" marginBottom="3">

@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { v7 as newId } from 'uuid';
-import { failureText, useLibrary } from '../library/index.js';
-import { useNewFootageMutation } from '../server/index.js';
+import { failureText, useLibrary, useOwn } from '../library/index.js';
+import { useMeQuery, useNewFootageMutation } from '../server/index.js';
 import { FOOTAGE_TEXT as T } from './footage.text.js';
 import { athleteRef, fieldsOf, sheetForFile, type Sheet } from './sheet.js';
 import { SheetForm } from './SheetForm.js';
@@ -24,6 +24,8 @@ export const TakeIn = ({ fileId, fileName, isTaken, stretch, onDone, children }:
   const [newFootage, { error, isLoading }] = useNewFootageMutation();
   const { persons } = useLibrary();
   const navigate = useNavigate();
+  const account = useMeQuery().data?.account.id ?? '';
+  const [logged, setLogged] = useOwn<Sheet['logged']>(`odograph.logged.${account}`, '');
   const keep = async (sheet: Sheet): Promise<void> => {
     const made = await newFootage({
       editId: ids.edit,
@@ -40,12 +42,13 @@ export const TakeIn = ({ fileId, fileName, isTaken, stretch, onDone, children }:
       athleteA: athleteRef(sheet.first, persons),
       athleteB: athleteRef(sheet.second, persons),
     });
+    setLogged(sheet.logged);
     if (!made.error) await navigate(`/break-down/${ids.footage}`);
   };
   return (
     <SheetForm
       title={T.newTitle}
-      start={sheetForFile(fileName)}
+      start={sheetForFile(fileName, logged)}
       submit={T.save}
       waiting={!isTaken || isLoading}
       onSubmit={(sheet) => void keep(sheet)}

@@ -1,4 +1,4 @@
-import type { Setting, SoundTrack } from '@odograph/core';
+import type { Footage, Setting, SoundTrack } from '@odograph/core';
 
 export const SETTING_WORDS: Record<Setting, string> = {
   competition: 'competition',
@@ -50,9 +50,15 @@ export const FOOTAGE_TEXT = {
   kitHint: 'for instance: white jacket, violet belt',
   setting: 'Setting',
   gi: 'Clothing',
-  logged: 'Logged',
-  loggedHint:
-    'Throughout: every attempt of both sides gets a clip, so rates can be given. Picked: only some, so no rate follows.',
+  logged: 'What will you clip?',
+  throughout: 'every attempt, both sides',
+  picked: 'highlights only',
+  loggedMeans: (logged: Footage['logged'] | ''): string =>
+    logged === 'throughout'
+      ? 'The map can say how often things work.'
+      : logged === 'picked'
+        ? 'Good for teaching. No success rates: highlights are mostly what worked.'
+        : 'Success rates need every attempt, the failed ones too.',
   date: 'Day',
   ruleset: 'Rules',
   rulesetHint: 'points, five minutes',

@@ -10,8 +10,9 @@ describe('the footage sheet', () => {
   });
 
   test('when names are missing or the same, each field should be told', () => {
-    const sheet = { ...sheetForFile('x.mp4'), title: ' ' };
-    expect(sheetProblems(sheet).map((p) => p.field)).toEqual(['title', 'first', 'second']);
+    const blank = { ...sheetForFile('x.mp4'), title: ' ' };
+    const sheet = { ...blank, logged: 'throughout' } as const;
+    expect(sheetProblems(blank).map((p) => p.field)).toEqual(['title', 'logged', 'first', 'second']);
     expect(sheetProblems({ ...sheet, title: 'x', first: 'Bo', second: 'bo ' })).toEqual([
       { field: 'second', why: 'must be somebody else' },
     ]);

@@ -11,7 +11,8 @@ export type Sheet = {
   readonly kitB: string;
   readonly setting: Setting;
   readonly gi: boolean;
-  readonly logged: Footage['logged'];
+  /** '' = not said yet: it decides whether rates can be given, so nobody is taken at a default. */ readonly logged:
+    Footage['logged'] | '';
   readonly date: string;
   readonly ruleset: string;
   readonly level: string;
@@ -22,7 +23,7 @@ export type Sheet = {
 };
 
 /** A fresh sheet for a file: its name, without the ending, as the title. */
-export const sheetForFile = (fileName: string): Sheet => ({
+export const sheetForFile = (fileName: string, logged: Sheet['logged'] = ''): Sheet => ({
   title: fileName
     .replace(/\.[a-z0-9]{2,4}$/i, '')
     .replace(/[_-]+/g, ' ')
@@ -33,7 +34,7 @@ export const sheetForFile = (fileName: string): Sheet => ({
   kitB: '',
   setting: 'training',
   gi: true,
-  logged: 'picked',
+  logged,
   date: '',
   ruleset: '',
   level: '',
@@ -65,11 +66,12 @@ export const sheetOf = (footage: Footage, persons: Library['persons']): Sheet =>
   };
 };
 
-export type SheetProblem = { readonly field: 'title' | 'first' | 'second'; readonly why: string };
+export type SheetProblem = { readonly field: 'title' | 'logged' | 'first' | 'second'; readonly why: string };
 
 export const sheetProblems = (sheet: Sheet): readonly SheetProblem[] => {
   const problems: SheetProblem[] = [];
   if (!sheet.title.trim()) problems.push({ field: 'title', why: 'needs a name' });
+  if (!sheet.logged) problems.push({ field: 'logged', why: 'pick one' });
   if (!sheet.first.trim()) problems.push({ field: 'first', why: 'needs a name' });
   if (!sheet.second.trim()) problems.push({ field: 'second', why: 'needs a name' });
   else if (sheet.first.trim().toLowerCase() === sheet.second.trim().toLowerCase())
@@ -87,7 +89,7 @@ export const athleteRef = (name: string, persons: Library['persons']): AthleteRe
 export const fieldsOf = (sheet: Sheet): Omit<FootageFields, 'live' | 'counted' | 'clock' | 'spans'> => ({
   title: sheet.title.trim(),
   setting: sheet.setting,
-  logged: sheet.logged,
+  logged: sheet.logged || 'picked',
   gi: sheet.gi,
   date: sheet.date || null,
   kitA: sheet.kitA.trim(),

@@ -41,7 +41,7 @@ const strength = (line: MapLine): number => (line.attempts === 0 ? 0.45 : Math.m
 const bandText = ({ interval }: MapLine): string =>
   interval ? `, ${Math.round(interval.low * 100)}–${Math.round(interval.high * 100)} %` : '';
 const unratedText = (line: MapLine): string =>
-  line.picked ? `seen ${line.picked}, picked, no rate` : `shown ${line.shown}`;
+  line.picked ? `seen ${line.picked}, highlights only` : `shown ${line.shown}`;
 
 /** How often it led there by working, of all attempts, and the interval of that; a line without a rate says why. */
 const shortText = (line: MapLine): string =>

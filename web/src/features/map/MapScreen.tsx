@@ -10,6 +10,7 @@ import type { MapState } from './map.listener.js';
 import { MAP_TEXT as T } from './map.text.js';
 import { MapPlot } from './MapPlot.js';
 import { MapTable } from './MapTable.js';
+import { OnlyPicked } from './PickedSwitch.js';
 import { PlaceSheet } from './PlaceSheet.js';
 import { ViewSentence } from './ViewSentence.js';
 import { MOST_PLACES, mostOf, mostThatFit } from './sizes.js';
@@ -96,7 +97,7 @@ export const MapScreen = (): React.JSX.Element => {
           <Heading>{T.title}</Heading>
           <Box color="inkSoft" data-testid="map-totals">
             {totals.attempts} attempts on {picture.lines.length} lines
-            {totals.picked > 0 && `, ${totals.picked} picked`}
+            {totals.picked > 0 && T.picked(totals.picked)}
             {totals.shown > 0 && `, ${totals.shown} shown`}
             {totals.proposed > 0 && T.proposed(totals.proposed)}
             {totals.drafts > 0 && T.drafts(totals.drafts)}
@@ -130,6 +131,7 @@ export const MapScreen = (): React.JSX.Element => {
         <Box paddingInline="4" paddingBottom="1" flexShrink="0">
           <ViewSentence />
         </Box>
+        <OnlyPicked totals={totals} />
         {place === undefined && !isTable && (
           <Box paddingInline="4" color="inkSoft" fontSize="14px" flexShrink="0">
             {T.rest}

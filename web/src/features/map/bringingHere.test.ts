@@ -27,7 +27,13 @@ describe('how they get us to a place', () => {
 
   test('when what they do is on the map already, that should stand, and nothing twice', () => {
     const [line] = buildLines(logged, shippedWords()).lines;
-    const theirs = { ...line!, id: 't', side: 'their', from: 'half-guard/top', to: 'mount/bottom' } as MapLine;
+    const theirs = {
+      ...line!,
+      id: 't',
+      side: 'their',
+      from: 'half-guard/top',
+      to: 'mount/bottom',
+    } as unknown as MapLine;
     expect(bringingHere({ lines: [line!, theirs] }, 'mount/bottom' as PlaceId)).toEqual([theirs]);
   });
 });

@@ -6,7 +6,7 @@ import { useSelector } from 'react-redux';
 import { Link, useSearchParams } from 'react-router';
 import { Action, Heading, Subheading, WordField, among, useSize } from '../../design/index.js';
 import { useMayWrite, useWords } from '../library/index.js';
-import { ViewSentence, type MapState } from '../map/index.js';
+import { OnlyPicked, ViewSentence, type MapState } from '../map/index.js';
 import type { MapPicture, MapRoute } from '../../workers/map.protocol.js';
 import { KeepRoute } from './KeepRoute.js';
 import { KeptRoutes } from './KeptRoutes.js';
@@ -129,6 +129,7 @@ export const RouteFinder = (): React.JSX.Element => {
         </Box>
       </Box>
       <ViewSentence />
+      {picture && <OnlyPicked totals={picture.totals} />}
       <Box ref={ref} marginTop="4">
         {failed && <Box role="alert">The routes could not be computed. Load the page again; nothing is lost.</Box>}
         {!picture ? (
@@ -142,8 +143,8 @@ export const RouteFinder = (): React.JSX.Element => {
           </Box>
         ) : routes?.length === 0 ? (
           <Box role="status" maxWidth="620px">
-            No route: nothing that was seen to work leads from {placeName(from, words)} to {goalName(to, words)}. Clips
-            that are drafts, only shown, or from picked footage make no route.
+            No route: nothing that was seen to work leads from {placeName(from, words)} to {goalName(to, words)}.
+            Drafts, demonstrations and highlights-only footage make no route.
           </Box>
         ) : (
           <Box as="ul" listStyleType="none" borderTopWidth="1px">
