@@ -14,20 +14,23 @@ type Counts = {
 
 const percent = (rate: number): string => `${Math.round(rate * 100)}`;
 
-/** How often an entry worked, wherever it ended, and how often it led here: two facts. Both are of all attempts at it. */
-const ratedText = ({ attempts, worked, count, successes }: Omit<Counts, 'interval'>): string => {
-  const led = count === attempts ? '' : `, led here ${count} of ${attempts}`;
-  const byWorking = led && successes !== count ? ` (${successes} by working)` : '';
+/** Where a line leads, for whoever reads of it: to the place in view, or away from it. */
+type Where = 'here' | 'there';
+
+/** How often an entry worked, wherever it ended, and how often it led to one place: two facts. Both are of all attempts at it. */
+const ratedText = ({ attempts, worked, count, successes }: Counts, where: Where): string => {
+  const led = count === attempts ? '' : `, led ${where} ${count} of ${attempts}`;
+  const byWorking = led && successes !== count ? ` (${successes || 'none'} by working)` : '';
   return `worked ${worked} of ${attempts}${led}${byWorking}`;
 };
 
 /** What is known of a line, in words. */
-export const evidenceText = (line: Counts): string => {
+export const evidenceText = (line: Counts, where: Where = 'there'): string => {
   const also = [
     line.picked ? `seen ${line.picked}, highlights only` : '',
     line.shown ? `shown ${line.shown}` : '',
   ].filter(Boolean);
-  const rated = line.attempts ? [ratedText(line)] : [];
+  const rated = line.attempts ? [ratedText(line, where)] : [];
   const parts = [...rated, ...also];
   if (line.proposed) parts.push(`of these ${line.proposed} proposed`);
   if (!line.attempts && !line.picked) parts.push('nothing known of how well it works');
@@ -43,7 +46,7 @@ export const IntervalBand = ({
   readonly width?: number;
 }): React.JSX.Element => {
   const label = interval
-    ? `leads here by working ${percent(interval.low)} to ${percent(interval.high)} times in 100`
+    ? `leads there by working ${percent(interval.low)} to ${percent(interval.high)} times in 100`
     : 'no rate';
   return (
     <Box as="span" display="inline-flex" alignItems="center" gap="2" title={label}>

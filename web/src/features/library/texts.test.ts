@@ -47,12 +47,12 @@ describe('evidence in words', () => {
   };
 
   test('when attempts ended in several places, it should say how many ended here', () => {
-    expect(evidenceText(line)).toBe('worked 8 of 12, led here 7 of 12 (5 by working)');
-    expect(evidenceText({ ...line, successes: 7 })).toBe('worked 8 of 12, led here 7 of 12');
+    expect(evidenceText(line)).toBe('worked 8 of 12, led there 7 of 12 (5 by working)');
+    expect(evidenceText({ ...line, successes: 0 }, 'here')).toBe('worked 8 of 12, led here 7 of 12 (none by working)');
     expect(evidenceText({ ...line, count: 12, successes: 8 })).toBe('worked 8 of 12');
     // a takedown that worked both times and ended in two places
     const both = { ...line, attempts: 2, worked: 2, count: 1, successes: 1 };
-    expect(evidenceText(both)).toBe('worked 2 of 2, led here 1 of 2');
+    expect(evidenceText(both)).toBe('worked 2 of 2, led there 1 of 2');
   });
 
   test('when some of it was only proposed, that should stand beside the figure', () => {

@@ -81,11 +81,11 @@ describe('the map as a picture', () => {
 
   test('when a line is looked at, attempts, successes and interval should be said', () => {
     show('half-guard/top' as PlaceId);
-    expect(screen.getAllByText('led here 1 of 2, 9–91 %').length).toBeGreaterThan(0);
+    expect(screen.getAllByText('led there 1 of 2, 9–91 %').length).toBeGreaterThan(0);
     const title = [...document.querySelectorAll('title')]
       .map((t) => t.textContent)
       .find((t) => t?.includes('→ side control'))!;
-    expect(title).toBe('knee-through pass: half guard, top → side control, top. worked 1 of 2, led here 1 of 2');
+    expect(title).toBe('knee-through pass: half guard, top → side control, top. worked 1 of 2, led there 1 of 2');
   });
 
   test('when a place is picked by key, it should be the place; with shift, where it should lead', () => {

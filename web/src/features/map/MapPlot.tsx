@@ -49,7 +49,7 @@ const shortText = (line: MapLine): string =>
 const longText = (line: MapLine): string => {
   const { attempts, count, successes } = line;
   if (!attempts) return unratedText(line);
-  const what = count === attempts ? 'worked' : count === successes ? 'led here' : 'led here by working';
+  const what = count === attempts ? 'worked' : count === successes ? 'led there' : 'led there by working';
   return `${what} ${successes} of ${attempts}${bandText(line)}`;
 };
 

@@ -35,7 +35,7 @@ const LineRow = ({
         {placeName(end, words)}
       </Box>
       <Flex fontSize="13px" color="inkSoft" alignItems="center" gap="3" justifyContent="space-between">
-        <span>{evidenceText(line)}</span>
+        <span>{evidenceText(line, end === line.to ? 'there' : 'here')}</span>
         <IntervalBand interval={line.interval} width={56} />
       </Flex>
     </PickRow>
