@@ -29,7 +29,7 @@ const takeInvitation = async (head: Page, { url, folder }: Running, email: strin
   await page.goto(address);
   await page.getByLabel('Your name').fill(name);
   await page.getByLabel('Password').fill(PASSWORD);
-  await page.getByRole('button', { name: 'Take the invitation' }).click();
+  await page.getByRole('button', { name: 'Accept the invitation' }).click();
   await page.waitForURL('**/footage');
   return page;
 };
@@ -37,7 +37,7 @@ const takeInvitation = async (head: Page, { url, folder }: Running, email: strin
 const invite = async (head: Page, url: string, email: string, role: string): Promise<void> => {
   await head.goto(`${url}/academy/people`);
   const form = head.getByRole('form', { name: 'Invite somebody' });
-  await form.getByLabel('E-mail').fill(email);
+  await form.getByLabel('Email').fill(email);
   await form.getByRole('combobox').selectOption(role);
   await form.getByRole('button', { name: 'Send the invitation' }).click();
   await expect(head.locator(`[data-invited="${email}"]`)).toContainText(role);
@@ -48,17 +48,17 @@ test('when an academy begins with nothing, its head should come to a first route
   running,
 }) => {
   await page.goto(`${running.url}/sign-in`);
-  await page.getByRole('link', { name: 'Found an academy' }).click();
-  await page.getByLabel('What the academy is called').fill('Harbour Mats');
+  await page.getByRole('link', { name: 'Create an academy' }).click();
+  await page.getByLabel('Academy name').fill('Harbour Mats');
   await page.getByLabel('Your name').fill('Ines Varro');
-  await page.getByLabel('E-mail').fill('ines@harbour.example');
+  await page.getByLabel('Email').fill('ines@harbour.example');
   await page.getByLabel('Password').fill(PASSWORD);
   await page.keyboard.press('Enter');
   await expect(page.getByText('No footage yet')).toBeVisible();
 
   // footage, and two attempts that follow on from each other
   await page.getByTestId('file-picker').setInputFiles(join(ROOT, 'demo/footage/lantern-final.mp4'));
-  const form = page.getByRole('form', { name: 'Who is who?' });
+  const form = page.getByRole('form', { name: 'Who’s who?' });
   await form.getByLabel('First athlete (us)').fill('Orla Venn');
   await form.getByLabel('Second athlete (them)').fill('Sten Abara');
   await form.getByText('every attempt, both sides').click();
@@ -95,7 +95,7 @@ test('when an academy begins with nothing, its head should come to a first route
   await say(page, 'To', 'any submission');
   await expect(page.getByTestId('route')).toHaveCount(1);
   await page.getByRole('button', { name: 'Keep it' }).click();
-  await page.getByLabel('What it is called').fill('Feet to finish');
+  await page.getByLabel('Name').fill('Feet to finish');
   await page.keyboard.press('Enter');
   await page.getByLabel('Cue').first().fill('Head outside, then drive');
   await page.getByLabel('Cue').first().blur();
@@ -136,7 +136,7 @@ test('when a coach and a student come in, each should find the limits of the rol
   await expect(coach.getByRole('link', { name: 'Letters' })).toHaveCount(0);
 
   // a student sees what may be shown to the academy, and changes nothing
-  await expect(student.getByRole('button', { name: 'Take in footage' })).toHaveCount(0);
+  await expect(student.getByRole('button', { name: 'Add footage' })).toHaveCount(0);
   await expect(student.getByRole('navigation').getByRole('link', { name: 'Break down' })).toHaveCount(0);
   await student.goto(`${running.url}/clips`);
   await expect(student.getByTestId('clips-shown')).toHaveText(String(DEMO_SIZE[1]));
@@ -156,7 +156,7 @@ test('when a coach and a student come in, each should find the limits of the rol
   await page.goto(`${running.url}/academy/people`);
   await page.getByRole('button', { name: 'Change Renko Hallvard' }).click();
   await page.getByText('coaches only', { exact: true }).click();
-  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
   await saved(page).waitFor();
   await student.goto(`${running.url}/clips`);
   await expect(student.getByTestId('clips-shown')).toHaveText(String(DEMO_SIZE[1] - 8));
@@ -195,7 +195,7 @@ test('when two coaches edit one clip, other fields should both stand, and the sa
   await saved(page).waitFor();
   await other.unroute('**/api/attempts/*');
   const alert = other.getByRole('alert');
-  await expect(alert).toContainText('Somebody else has changed the same meanwhile');
+  await expect(alert).toContainText('Somebody else has changed the same thing in the meantime');
   await alert.getByText('mine: dropped').click();
   await alert.getByRole('button', { name: 'Let this stand' }).click();
   await saved(other).waitFor();
@@ -207,8 +207,8 @@ test('when two coaches edit one clip, other fields should both stand, and the sa
   await page.getByRole('button', { name: 'Change the position mount', exact: true }).click();
   const form = page.getByRole('form', { name: 'mount', exact: true });
   await form.getByLabel('Name', { exact: true }).fill('on the chest');
-  await form.getByRole('combobox', { name: 'New name and hiding hold for' }).selectOption({ label: 'only me' });
-  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await form.getByRole('combobox', { name: 'New name and hiding apply to' }).selectOption({ label: 'only me' });
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
   await saved(page).waitFor();
   await expect(page.locator('[data-word=mount]')).toContainText('for only me');
   for (const [window, name] of [
@@ -220,7 +220,7 @@ test('when two coaches edit one clip, other fields should both stand, and the sa
   }
   await page.goto(`${running.url}/academy/words`);
   await page.getByRole('button', { name: 'Change the position on the chest', exact: true }).click();
-  await page.getByRole('button', { name: 'As it ships' }).click();
+  await page.getByRole('button', { name: 'Back to default' }).click();
   await saved(page).waitFor();
   await other.context().close();
 });
@@ -273,7 +273,7 @@ test('when clips and words go out and come in as lists, each line should say fir
   );
   await page.getByTestId('words-picker').setInputFiles(words);
   const sheetOfWords = page.getByRole('region', { name: 'Read a list' });
-  await expect(sheetOfWords).toContainText('no word of this name');
+  await expect(sheetOfWords).toContainText('no word by this name');
   await expect(sheetOfWords.getByRole('status')).toHaveText(
     '4 lines: other names 1, new words 2, known already 0, not understood 1',
   );
@@ -301,14 +301,14 @@ test('when a password is forgotten, the letter should lead to a new one, and wha
   const coach = await takeInvitation(page, running, 'forgets@room.example', 'Forgets Often');
   const fresh = await (await page.context().browser()!.newContext()).newPage();
   await fresh.goto(`${running.url}/forgotten`);
-  await fresh.getByLabel('E-mail').fill('forgets@room.example');
+  await fresh.getByLabel('Email').fill('forgets@room.example');
   await fresh.getByRole('button', { name: 'Send the link' }).click();
-  await expect(fresh.getByText('a letter is on its way')).toBeVisible();
+  await expect(fresh.getByText('a link is on its way')).toBeVisible();
   const letter = page.locator('[data-letter="forgets@room.example"]').first();
   // the question is answered before the letter is written
   await expect(async () => {
     await page.goto(`${running.url}/academy/letters`);
-    await expect(letter).toContainText('A new password', { timeout: 2000 });
+    await expect(letter).toContainText('Choose a new password', { timeout: 2000 });
   }).toPass();
   await fresh.goto((await letter.locator('a').getAttribute('href'))!);
   await fresh.getByLabel('Password').fill('another long secret');
@@ -328,17 +328,17 @@ test('when something is put in the bin, what goes with it should be said first, 
   const pieces = page.getByRole('link', { name: /^Break down / });
   await expect(pieces).toHaveCount(DEMO_SIZE[0]);
   await page.getByRole('button', { name: 'Footage sheet' }).first().click();
-  await page.getByRole('button', { name: 'Put in the bin' }).click();
+  await page.getByRole('button', { name: 'Move to bin' }).click();
   const ask = page.getByRole('alertdialog');
   await expect(ask).toContainText(/With it go \d+ clips and \d+ attempts/);
-  await ask.getByRole('button', { name: 'Put it in the bin' }).click();
+  await ask.getByRole('button', { name: 'Move to bin' }).click();
   await saved(page).waitFor();
   await expect(pieces).toHaveCount(DEMO_SIZE[0] - 1);
   await page.goto(`${running.url}/academy/bin`);
   // what other tests of this file have put there stays
   const binned = page.locator('[data-binned=footage]');
   await expect(binned).toContainText('goes in 30 days');
-  await binned.getByRole('button', { name: 'Take it out' }).click();
+  await binned.getByRole('button', { name: 'Restore' }).click();
   await expect(binned).toHaveCount(0);
   await page.goto(`${running.url}/footage`);
   await expect(pieces).toHaveCount(DEMO_SIZE[0]);
@@ -366,7 +366,7 @@ test('when one bout was filmed by two cameras, changing over should keep the ins
   expect(Math.abs(phone - (hall / 25 - 3.72) * 30)).toBeLessThanOrEqual(1);
   expect(await frameShown(page)).toBe(phone);
   await expect(here.getByRole('listitem')).toHaveCount(3);
-  await expect(page.getByText('not cut from this camera yet')).toBeVisible();
+  await expect(page.getByText('isn’t cut from this camera yet')).toBeVisible();
 
   await page.keyboard.press('k');
   await saved(page).waitFor();
@@ -383,6 +383,6 @@ test('when one bout was filmed by two cameras, changing over should keep the ins
   await page.keyboard.press('Control+z');
   await saved(page).waitFor();
   await page.keyboard.press('c');
-  await expect(page.getByText('not cut from this camera yet')).toBeVisible();
+  await expect(page.getByText('isn’t cut from this camera yet')).toBeVisible();
   await expect(here.getByRole('listitem')).toHaveCount(3);
 });

@@ -220,7 +220,9 @@ test('when two coaches have the same footage in hand, each should see the clips 
   await page.keyboard.press('Enter');
   await saved(page).waitFor();
   await other.context().setOffline(false);
-  await expect(other.getByText('Somebody else has changed the same meanwhile.')).toBeVisible({ timeout: 20_000 });
+  await expect(other.getByText('Somebody else has changed the same thing in the meantime.')).toBeVisible({
+    timeout: 20_000,
+  });
   await expect(other.getByText(/theirs: double-leg takedown/)).toBeVisible();
   await other.getByText(/mine: guard pull/i).click();
   await other.getByRole('button', { name: 'Let this stand' }).click();

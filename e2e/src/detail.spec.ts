@@ -35,7 +35,7 @@ test('when instants are named by digits and a detail is looped, both should be k
   await page.keyboard.press('Home');
   await settled(page);
   await page.keyboard.press('8');
-  await expect(page.getByRole('alert')).toContainText('Start, commit and end come in this order');
+  await expect(page.getByRole('alert')).toContainText('Start, commit and end have to come in that order');
   expect((await inHand(page, running.url)).attempt.end).toEqual(before.end);
   await page.getByRole('button', { name: 'Go to grips on' }).click();
   await settled(page);
@@ -161,12 +161,12 @@ test('when a part has no word yet, it should wait among the doubts, be settled f
   await expect(doubts.first()).toContainText('“tumble through”, entry');
   await expect(doubts.first()).toContainText('met 2 times');
   await noFaults(page);
-  await doubts.first().getByText('and call it that from now on').click();
+  await doubts.first().getByText('and use that name from now on').click();
   await doubts.first().getByRole('combobox').fill('shoulder roll');
   await page.keyboard.press('Enter');
   await expect(doubts).toHaveCount(1);
-  await page.getByRole('button', { name: 'It stands as it is said' }).click();
-  await expect(page.getByText('Nothing waits to be settled.')).toBeVisible();
+  await page.getByRole('button', { name: 'Keep it as it is' }).click();
+  await expect(page.getByText('Nothing to settle.')).toBeVisible();
   await saved(page).waitFor();
   const { attempts, wordChanges } = await libraryOf(page, running.url);
   for (const id of ids)
@@ -206,7 +206,7 @@ test('when a link is cut and one is set by hand, the line should show it; what a
   await page.keyboard.press('n');
   await page.keyboard.press('Home');
   await pick(page, 1);
-  await expect(chain).toContainText('It follows nothing that is told.');
+  await expect(chain).toContainText('It follows nothing that’s logged.');
 });
 
 test('when captions are given to the file, they should lie behind the line and on the picture; a key put elsewhere should do its work there', async ({
@@ -239,17 +239,17 @@ test('when captions are given to the file, they should lie behind the line and o
   await page.keyboard.press('#');
   await page.getByRole('button', { name: 'Back to the clips' }).click();
   await page.keyboard.press('d');
-  await expect(page.getByTestId('marks-here')).toContainText('No marks wait. # drops one while it plays.');
+  await expect(page.getByTestId('marks-here')).toContainText('No marks waitinging. # drops one while it plays.');
   await page.keyboard.press('#');
-  await expect(page.getByTestId('marks-here')).toContainText('1 mark waits.');
+  await expect(page.getByTestId('marks-here')).toContainText('1 mark waiting.');
   await page.reload();
   await settled(page);
   // only where they are is said of it: a sighting
   await page.keyboard.press('j');
   await page.keyboard.type('standing');
-  await expect(page.getByText(/a sighting, as long as/)).toBeVisible();
+  await expect(page.getByText(/a sighting until you/)).toBeVisible();
   await page.keyboard.press('Enter');
-  await expect(page.getByTestId('marks-here')).toContainText('No marks wait.');
+  await expect(page.getByTestId('marks-here')).toContainText('No marks waitinging.');
   await expect(page.getByTestId('sighting')).toHaveCount(1);
   await saved(page).waitFor();
   expect((await libraryOf(page, running.url)).moments).toMatchObject([

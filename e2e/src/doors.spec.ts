@@ -21,23 +21,23 @@ test('when a member of two academies resets a password by mail, a head of one sh
     await signIn(page, running.url);
     await page.goto(`${running.url}/academy/people`);
     const form = page.getByRole('form', { name: 'Invite somebody' });
-    await form.getByLabel('E-mail').fill('Between.Two@ROOM.example');
+    await form.getByLabel('Email').fill('Between.Two@ROOM.example');
     await form.getByRole('button', { name: 'Send the invitation' }).click();
     await expect(page.locator(`[data-invited="${EMAIL}"]`)).toBeVisible();
     const member = await fresh(page);
     await member.goto(await mail.linkTo(EMAIL, 'invites you'));
     await member.getByLabel('Your name').fill('Between Two');
     await member.getByLabel('Password').fill('password1234');
-    await member.getByRole('button', { name: 'Take the invitation' }).click();
+    await member.getByRole('button', { name: 'Accept the invitation' }).click();
     await expect(member.getByRole('alert')).toContainText('one of the most common');
     await member.getByLabel('Password').fill(PASSWORD);
-    await member.getByRole('button', { name: 'Take the invitation' }).click();
+    await member.getByRole('button', { name: 'Accept the invitation' }).click();
     await member.waitForURL('**/footage');
     const founder = await fresh(page);
     await founder.goto(`${running.url}/new-academy`);
-    await founder.getByLabel('What the academy is called').fill('Second Room');
+    await founder.getByLabel('Academy name').fill('Second Room');
     await founder.getByLabel('Your name').fill('Between Two');
-    await founder.getByLabel('E-mail').fill(EMAIL);
+    await founder.getByLabel('Email').fill(EMAIL);
     await founder.getByLabel('Password').fill(PASSWORD);
     await founder.keyboard.press('Enter');
     await founder.waitForURL('**/footage');
@@ -47,18 +47,18 @@ test('when a member of two academies resets a password by mail, a head of one sh
     await expect(page.locator(`[data-letter="${EMAIL}"] [data-fate=sent]`)).toHaveCount(1);
     const forgetful = await fresh(page);
     await forgetful.goto(`${running.url}/sign-in`);
-    await forgetful.getByRole('link', { name: 'Password forgotten' }).click();
-    await forgetful.getByLabel('E-mail').fill(EMAIL);
+    await forgetful.getByRole('link', { name: 'Forgot your password?' }).click();
+    await forgetful.getByLabel('Email').fill(EMAIL);
     await forgetful.getByRole('button', { name: 'Send the link' }).click();
-    await expect(forgetful.getByText('a letter is on its way')).toBeVisible();
+    await expect(forgetful.getByText('a link is on its way')).toBeVisible();
     const link = await mail.linkTo(EMAIL, 'new password');
     await page.reload();
     await expect(page.locator('[data-letter]').first()).toBeVisible();
-    await expect(page.getByText('A new password')).toHaveCount(0);
+    await expect(page.getByText('Choose a new password')).toHaveCount(0);
 
     await forgetful.goto(link);
     await forgetful.getByLabel('Password').fill('another sentence to keep');
-    await forgetful.getByRole('button', { name: 'Set it' }).click();
+    await forgetful.getByRole('button', { name: 'Set password' }).click();
     await forgetful.waitForURL('**/footage');
     // the windows that were open elsewhere say that they are out
     for (const window of [member, founder]) {
@@ -67,7 +67,7 @@ test('when a member of two academies resets a password by mail, a head of one sh
     }
     await member.goto(link);
     await member.getByLabel('Password').fill('a third sentence to keep');
-    await member.getByRole('button', { name: 'Set it' }).click();
+    await member.getByRole('button', { name: 'Set password' }).click();
     await expect(member.getByRole('alert')).toContainText('used before');
     for (const window of [member, founder, forgetful]) await window.context().close();
   } finally {
@@ -101,7 +101,7 @@ test('when somebody may be shown no longer, what a browser has kept of them shou
     await page.goto(`${running.url}/academy/people`);
     await page.getByRole('button', { name: `Change ${athlete}` }).click();
     await page.getByText('coaches only', { exact: true }).click();
-    await page.getByRole('button', { name: 'Keep', exact: true }).click();
+    await page.getByRole('button', { name: 'Save', exact: true }).click();
     await saved(page).waitFor();
     // the page that is open loses it, and so does one that is opened anew
     await expect(student.locator('video')).toHaveCount(0);
@@ -132,7 +132,7 @@ test('when others reach the server, the demo should not be there, founding need 
     });
     expect(refused.status()).toBe(401);
     await page.goto(`${running.url}/new-academy`);
-    await expect(page.getByText('academies are founded by invitation')).toBeVisible();
+    await expect(page.getByText('academies are created by invitation')).toBeVisible();
     const { stdout } = spawnSync(
       process.execPath,
       [join(ROOT, 'scripts/operator.mjs'), 'invite', 'ines@harbour.example'],
@@ -145,7 +145,7 @@ test('when others reach the server, the demo should not be there, founding need 
     expect(link).not.toContain('0.0.0.0');
     await page.goto(`${running.url}/new-academy#${link.split('#')[1]}`);
     await expect(page.getByText('You are invited to found one, under ines@harbour.example.')).toBeVisible();
-    await page.getByLabel('What the academy is called').fill('Harbour Mats');
+    await page.getByLabel('Academy name').fill('Harbour Mats');
     await page.getByLabel('Your name').fill('Ines Varro');
     await page.getByLabel('Password').fill(PASSWORD);
     await page.keyboard.press('Enter');

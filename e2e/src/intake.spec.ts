@@ -80,7 +80,7 @@ test('when three odd files are dropped at once and the server is killed in the m
   // what no browser shows is shown from what was made of it, frame for frame, also when the worker was killed meanwhile
   running.killWorker();
   await row(page, 'IMG_0418.MOV').getByRole('button', { name: 'Say what it is' }).click();
-  const form = page.getByRole('form', { name: 'Who is who?' });
+  const form = page.getByRole('form', { name: 'Who’s who?' });
   await form.getByLabel('First athlete (us)').fill('Orla Venn');
   await form.getByLabel('Second athlete (them)').fill('Sten Abara');
   await form.getByText('every attempt, both sides').click();
@@ -99,7 +99,7 @@ test('when a file comes that is here already, it should be offered as what it is
   await signIn(page, running.url);
   await page.getByTestId('file-picker').setInputFiles(join(import.meta.dirname, '../../demo/footage/guard-class.mp4'));
   const here = row(page, 'guard-class.mp4');
-  await expect(here).toContainText('This very file is here already');
+  await expect(here).toContainText('This file is already here');
   await here.getByRole('link', { name: /^Go to “Guard class/ }).click();
   await page.waitForURL('**/break-down/*');
 });
@@ -112,7 +112,7 @@ test('when a second camera is taken in, it should be lined up from the sound, an
   const file = madeOf('lantern-final-phone', 'from the corner.mp4');
   await page.getByTestId('file-picker').setInputFiles(file);
   // a single file opens its sheet at once; this one is no footage of its own
-  await page.getByRole('form', { name: 'Who is who?' }).getByRole('button', { name: 'Cancel' }).click();
+  await page.getByRole('form', { name: 'Who’s who?' }).getByRole('button', { name: 'Cancel' }).click();
   const coming = row(page, 'from the corner.mp4');
   await expect(coming).toContainText('Taken in');
   await coming.getByRole('combobox', { name: 'Another camera of' }).selectOption({ label: 'Lantern Cup, final round' });

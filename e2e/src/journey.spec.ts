@@ -57,8 +57,8 @@ test('when an instructor does the whole job once, with a restart in the middle, 
     // take a file in, by keyboard from the form on
     await page.getByTestId('file-picker').setInputFiles(madeOf('lantern-final', 'club-evening.mp4'));
     await expect(page.getByTestId('taking-in')).toContainText('1,084 frames');
-    const form = page.getByRole('form', { name: 'Who is who?' });
-    await form.getByLabel('What it is called').fill('Club evening, first round');
+    const form = page.getByRole('form', { name: 'Who’s who?' });
+    await form.getByLabel('Title').fill('Club evening, first round');
     await form.getByLabel('First athlete (us)').fill('Orla Venn');
     await form.getByLabel('Second athlete (them)').fill('Sten Abara');
     await form.getByText('every attempt, both sides').click();

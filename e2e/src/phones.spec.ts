@@ -20,11 +20,11 @@ test('when two phones film one bout, one of them losing its connection, both sho
   await expect(row(page, 'phone-second.mp4')).toContainText('Taken in', { timeout: 60_000 });
 
   await row(page, 'phone-first.mov').getByRole('button', { name: 'Say what it is' }).click();
-  const sheet = page.getByRole('form', { name: 'Who is who?' });
-  await sheet.getByLabel('What it is called').fill('Filmed at the edge');
+  const sheet = page.getByRole('form', { name: 'Who’s who?' });
+  await sheet.getByLabel('Title').fill('Filmed at the edge');
   await sheet.getByLabel('First athlete').fill('Isolde Marrable');
   await sheet.getByLabel('Second athlete').fill('Tovi Askerud');
-  await sheet.getByRole('button', { name: 'Put it on the shelf' }).click();
+  await sheet.getByRole('button', { name: 'Add to library' }).click();
   await page.waitForURL('**/break-down/*');
   await page.getByRole('link', { name: 'Footage' }).click();
   await row(page, 'phone-second.mp4')
@@ -56,7 +56,7 @@ test('when the scoreboard is asked, every frame should show what was left then',
   await page.getByRole('link', { name: 'Footage' }).click();
   await openBench(page, 'Guard class: lapels, sweeps, collars');
   await page.getByTestId('clock-here').getByRole('button', { name: 'Ask the scoreboard' }).click();
-  await expect(page.getByTestId('clock-here')).toContainText('No scoreboard kept the clock');
+  await expect(page.getByTestId('clock-here')).toContainText('The scoreboard has no times');
 });
 
 test('when what is for stepping is thinned, there should be room, and it should come back when the footage is opened', async ({

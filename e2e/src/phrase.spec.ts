@@ -146,7 +146,7 @@ test('when something is done again, one key should say so; when it is the same t
   await page.getByRole('combobox', { name: 'Entry' }).click();
   await page.keyboard.type('armlock');
   await page.keyboard.press('Enter');
-  const isLook = page.getByRole('button', { name: 'It is another look at it' });
+  const isLook = page.getByRole('button', { name: 'Same try, another look' });
   await isLook.click();
   await saved(page).waitFor();
   await expect(isLook).toBeHidden();

@@ -135,7 +135,7 @@ test('when two coaches change the same attempt, the later one should be asked ab
   await saved(page).waitFor();
   await other.unroute('**/api/attempts/*');
   const alert = other.getByRole('alert');
-  await expect(alert).toContainText('Somebody else has changed the same meanwhile');
+  await expect(alert).toContainText('Somebody else has changed the same thing in the meantime');
   await expect(alert).toContainText('1 of 2');
   await expect(clips(other).first()).toContainText('enter the legs');
   await other.reload();

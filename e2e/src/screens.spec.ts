@@ -43,11 +43,11 @@ test('when any screen is examined, nothing should be found, and the focus be see
   running,
 }) => {
   await page.goto(`${running.url}/sign-in`);
-  await page.getByLabel('E-mail').waitFor();
+  await page.getByLabel('Email').waitFor();
   await clean(page, 'sign in');
   for (const path of isThorough ? ['new-academy', 'forgotten', 'invitation', 'new-password'] : ['new-academy']) {
     await page.goto(`${running.url}/${path}`);
-    await page.getByRole('link', { name: 'To the sign-in' }).waitFor();
+    await page.getByRole('link', { name: 'Back to sign in' }).waitFor();
     await clean(page, path);
   }
   await signIn(page, running.url);
@@ -61,7 +61,7 @@ test('when any screen is examined, nothing should be found, and the focus be see
     ['the map as a table', '/map?as=table', '[data-testid=map-table]'],
     ['people', '/academy/people', '[data-member]'],
     ['words', '/academy/words', '[data-word]'],
-    ['the bin', '/academy/bin', 'text=lies for 30 days'],
+    ['the bin', '/academy/bin', 'text=stay here for 30 days'],
     ['the disk', '/academy/disk', '[data-file]'],
     ['letters', '/academy/letters', 'text=in place of a mailbox'],
     ['sessions', '/academy/sessions', 'text=this one'],
@@ -111,9 +111,9 @@ test('when an academy is empty, every screen should say what goes here and what 
   await expect(page.getByText('No footage yet')).toBeVisible();
   await clean(page, 'empty footage');
   for (const [path, text] of [
-    ['/break-down', 'Take a piece of footage in first'],
+    ['/break-down', 'Add some footage first'],
     ['/clips', 'No clips yet'],
-    ['/map', 'draws itself out of clips'],
+    ['/map', 'draws itself from your clips'],
     ['/routes', 'Say where it starts'],
   ] as const) {
     await page.goto(running.url + path);
@@ -132,7 +132,7 @@ test('when an address of the other academy is opened, it should look like one th
   await context.clearCookies();
   await signIn(page, running.url, OTHER_COACH);
   await page.goto(address);
-  await expect(page.getByText('This footage is not there')).toBeVisible();
+  await expect(page.getByText('This footage isn’t here')).toBeVisible();
   await page.goto(`${running.url}/nowhere`);
   await expect(page.getByText('nothing at this address')).toBeVisible();
 });
@@ -152,7 +152,7 @@ test('when something that is no video is dropped, a sentence should say so, and 
   });
   await page.locator('main').locator('> *').first().dispatchEvent('drop', { dataTransfer: data });
   await expect(page.getByTestId('taking-in')).toContainText('This is not a video that Odograph knows');
-  await page.getByRole('button', { name: 'Off the list' }).click();
+  await page.getByRole('button', { name: 'Dismiss' }).click();
   await expect(page.getByTestId('taking-in')).toHaveCount(0);
   await expect(page.getByRole('link', { name: /^Break down / })).toHaveCount(6);
 });
@@ -180,10 +180,10 @@ test('when the password is wrong or the session over, it should be said, and the
   context,
 }) => {
   await page.goto(`${running.url}/map?place=mount/top`);
-  await page.getByLabel('E-mail').fill('coach@lanternwood.example');
+  await page.getByLabel('Email').fill('coach@lanternwood.example');
   await page.getByLabel('Password').fill('wrong');
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('alert')).toHaveText('E-mail and password do not belong together.');
+  await expect(page.getByRole('alert')).toHaveText('That email and password don’t match.');
   await page.getByLabel('Password').fill('lanternwood-mat-7');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'mount, top' })).toBeVisible();
@@ -251,7 +251,7 @@ test('when the map counts one setting or one athlete, its figures should follow,
   await page.getByRole('combobox', { name: 'Clothing' }).selectOption('no-gi');
   await expect(totals).toContainText('15 attempts');
   await page.getByRole('combobox', { name: 'Whose game' }).selectOption({ label: 'Renko Hallvard' });
-  await expect(page.getByText('Nothing is counted in this view')).toBeVisible();
+  await expect(page.getByText('Nothing counts in this view')).toBeVisible();
   await page.getByRole('button', { name: 'Count everything' }).click();
   await expect(totals).toContainText('28 attempts');
   await page.getByRole('combobox', { name: 'Whose game' }).selectOption({ label: 'Tovi Askerud' });

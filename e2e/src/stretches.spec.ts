@@ -132,7 +132,7 @@ test('when a stretch is a replay, it should be a camera of its own, lined up by 
   await expect.poll(() => frameSaid(page)).toBe(899);
   await page.keyboard.press('Home');
   await expect.poll(() => frameSaid(page)).toBe(600);
-  await page.getByRole('button', { name: 'Take this camera off' }).click();
+  await page.getByRole('button', { name: 'Remove this camera' }).click();
   await expect(camera).not.toBeAttached();
 });
 
@@ -144,13 +144,13 @@ test('when a stretch of a file shows other footage, that should go on the shelf 
   await openBench(page, 'Guard class: lapels, sweeps, collars');
   await mark(page, 300, 400);
   await page.keyboard.press('5');
-  await page.getByRole('combobox', { name: 'Which' }).selectOption({ label: 'footage that is not here yet' });
-  const sheet = page.getByRole('form', { name: 'Who is who?' });
+  await page.getByRole('combobox', { name: 'Which' }).selectOption({ label: 'footage that isn’t here yet' });
+  const sheet = page.getByRole('form', { name: 'Who’s who?' });
   await expect(sheet).toContainText('Frames 300 to 399 of guard-class.mp4');
-  await sheet.getByLabel('What it is called').fill('A breakdown in the middle');
+  await sheet.getByLabel('Title').fill('A breakdown in the middle');
   await sheet.getByLabel('First athlete').fill('Orla Venn');
   await sheet.getByLabel('Second athlete').fill('Sten Abara');
-  await sheet.getByRole('button', { name: 'Put it on the shelf' }).click();
+  await sheet.getByRole('button', { name: 'Add to library' }).click();
   await page.waitForURL('**/break-down/*');
   await expect.poll(() => frameSaid(page)).toBe(300);
   await settled(page);
@@ -203,7 +203,7 @@ test('when nothing moves for a while, that should be asked about, and not be cou
   await page.keyboard.press('3');
   await expect(technical(page)).toContainText('Technique 0:05 of 0:11');
   await saved(page).waitFor();
-  await expect(page.getByRole('status').filter({ hasText: 'No lull of three seconds' })).toBeVisible();
+  await expect(page.getByRole('status').filter({ hasText: 'No unlogged lull of three seconds' })).toBeVisible();
 });
 
 test('when the line is pointed at, a picture of that time should stand there', async ({ page, running }) => {

@@ -17,7 +17,7 @@ const take = async (page: Page, name: string): Promise<void> => {
 
 test('pictures of each screen', async ({ page, running }) => {
   await page.goto(`${running.url}/sign-in`);
-  await page.getByLabel('E-mail').waitFor();
+  await page.getByLabel('Email').waitFor();
   await take(page, 'sign-in');
   await signIn(page, running.url);
   await page.getByText('Thursday sparring, third round').waitFor();
@@ -53,7 +53,7 @@ test('pictures of each screen', async ({ page, running }) => {
   await page.getByTestId('doubt').nth(1).waitFor();
   await take(page, 'doubts');
 
-  // last attempt of a round: marks wait, and the next one is being said
+  // last attempt of a round: marks waiting, and the next one is being said
   await page.goto(`${running.url}/footage`);
   await openBench(page, 'Harbour Open, second round');
   for (const at of ['#300', '#420', '#640']) {
@@ -138,7 +138,7 @@ test('pictures of each screen', async ({ page, running }) => {
 
   await page.goto(`${running.url}/routes?from=clinch/even&to=any`);
   await page.getByRole('button', { name: 'Keep it' }).first().click();
-  await page.getByLabel('What it is called').fill('From the clinch to the choke');
+  await page.getByLabel('Name').fill('From the clinch to the choke');
   await page.keyboard.press('Enter');
   await page.getByLabel('Cue').first().fill('Head outside, then drive');
   await page.getByLabel('Cue').first().blur();

@@ -54,7 +54,7 @@ export const test = base.extend<{ page: Page }, { product: string; running: Runn
 
 export const signIn = async (page: Page, url: string, account = COACH): Promise<void> => {
   await page.goto(`${url}/sign-in`);
-  await page.getByLabel('E-mail').fill(account.email);
+  await page.getByLabel('Email').fill(account.email);
   await page.getByLabel('Password').fill(account.password);
   await page.keyboard.press('Enter');
   await page.waitForURL('**/footage');

@@ -11,8 +11,8 @@ const FOUND_TEXT: Readonly<Record<Exclude<Found['state'], 'found'>, string>> = {
   listening: 'Listening to both …',
   'no sound':
     'One of the two has no sound. Line them up by hand: stop at one instant, change cameras with C, move by frames.',
-  'not listened to': 'The sound has not been read yet. It is done soon after the file came in; try again then.',
-  'no match': 'No match: what the two have heard does not agree anywhere. It was left as it is.',
+  'not listened to': 'The sound hasn’t been read yet. That happens soon after the file comes in; try again then.',
+  'no match': 'No match: the two never heard the same thing. Nothing was changed.',
 };
 
 const foundText = (found: Found): string =>

@@ -14,18 +14,18 @@ export const LINE_TEXT = {
   teach: 'F2: say what it is',
   note: (texts: readonly string[]): string => `note: ${texts.map((t) => `“${t}”`).join(', ')}`,
   answer: (others: readonly string[]): string => (others.length ? `? ↓ yes, ↓↓ or ${others.join(', or ')}` : '? ↓ yes'),
-  unanswered: 'Not answered, it goes to Doubts and into the note as you typed it.',
+  unanswered: 'If you don’t answer, it goes to Doubts, and into the note as you typed it.',
   nth: (nth: number): string => ['first', 'then', 'after that', 'and then'][nth] ?? 'then',
-  chain: (n: number): string => `This tells ${n} tries, one after the other: each becomes a clip of its own, linked.`,
+  chain: (n: number): string => `That’s ${n} tries in a row: each becomes a clip of its own, linked.`,
   stays: (what: readonly string[]): string => `stays as it is: ${what.join('; ')}`,
   called: (typed: string): string => `What do you call “${typed}”?`,
   calledChoose: 'choose, or type to find it',
-  forMe: 'for me alone, not for the whole academy',
-  learned: (typed: string, name: string): string => `“${typed}” is ${name} from now on.`,
+  forMe: 'just for me, not the whole academy',
+  learned: (typed: string, name: string): string => `“${typed}” means ${name} from now on.`,
   alsoIn: (n: number): string =>
-    n === 1 ? 'One note from before says it too.' : `${n} notes and doubts from before say it too.`,
+    n === 1 ? 'One earlier note says it too.' : `${n} earlier notes and doubts say it too.`,
   look: 'See them',
-  sighting: 'a sighting, as long as no entry is said: they are there, and nobody acts',
+  sighting: 'a sighting until you say an entry: they’re there, and nobody acts',
   loop: (s: number): string => `loop of ${s} s, {-} and {+} change it`,
   or: (others: readonly string[]): string => `(↓ or ${others.join(', or ')})`,
 } as const;
@@ -44,32 +44,32 @@ const FOLLOWS_FROM = {
 export const PROPOSED_TEXT = {
   /** A part that follows, with from what. */
   follows: (what: string, from: ProposedPart): string => `${what} (${FOLLOWS_FROM[from]})`,
-  said: (what: readonly string[]): string => `Nobody said it, it follows: ${what.join('; ')}.`,
+  said: (what: readonly string[]): string => `Not said, but it follows: ${what.join('; ')}.`,
   confirm: 'That’s right ({=})',
 } as const;
 
 /** What does not go together; told, never changed. */
 export const ODD_TEXT = {
-  lead: 'Does not go together:',
+  lead: 'Doesn’t add up:',
   twoPlaces: (name: string, side: string, limb: string): string =>
     `the ${side} ${limb} of ${name} is in two places at once`,
   tooMany: (name: string, limb: string, count: number): string =>
     `${name} holds with ${count} ${limb === 'foot' ? 'feet' : 'hands'}`,
-  noGi: (target: string): string => `${target} is cloth, and nobody wears a gi`,
+  noGi: (target: string): string => `${target} is cloth, and nobody’s in a gi`,
   notHeld: (position: string, target: string, both: boolean): string =>
-    `${position} is made by ${both ? 'both hands on a' : 'a hand on the'} ${target}, which is not among the grips`,
+    `${position} needs ${both ? 'both hands on a' : 'a hand on the'} ${target}, and that’s not among the grips`,
   leadSide: (position: string, before: string, now: string): string =>
-    `${position} was told with the ${before} side just before, and now with the ${now} one`,
+    `${position} had the ${before} side just before, and has the ${now} one now`,
   side: (before: string, now: string): string => `just before it was “${before}”, now it is “${now}”`,
-  result: (follows: string): string => `by where it ended it would be “${follows}”`,
+  result: (follows: string): string => `ending there usually counts as “${follows}”`,
 } as const;
 
 export const INSTANT_TEXT = {
   label: 'Instants of this clip',
   goTo: 'Go to',
   notSaid: 'not marked',
-  outside: (name: string): string => `The clip does not reach this frame; ${name} stays as it was.`,
-  order: 'Start, commit and end come in this order; it stays as it was.',
+  outside: (name: string): string => `The clip doesn’t reach this frame, so ${name} stays where it was.`,
+  order: 'Start, commit and end have to come in that order, so nothing changed.',
   loopFrom: (code: string): string => `a loop from ${code}: {u} where it ends`,
   loop: (nth: number, speed: number): string =>
     `loop ${nth}${speed === 1 ? '' : `, ${{ 0.5: 'half', 0.25: 'quarter' }[speed] ?? `${speed} ×`} speed`}`,
@@ -79,13 +79,13 @@ export const INSTANT_TEXT = {
 export const BOARD_TEXT = {
   label: 'Body board',
   on: (hands: number, feet: number): string => `hands ${hands} of 2, feet ${feet} of 2`,
-  holds: (limb: string, name: string): string => `${name}, ${limb}: on what? Esc leaves.`,
-  empty: 'Name a limb, then what it holds. Letters go to the buttons.',
+  holds: (limb: string, name: string): string => `${name}, ${limb}: what does it hold? Esc cancels.`,
+  empty: 'Pick a limb, then what it holds. Typing takes you to a button.',
   kind: (kind: string): string => `kind: ${kind}`,
   depth: 'how deep',
   thumb: 'thumb',
   thumbIs: (thumb: string): string => `thumb ${thumb}`,
-  won: 'gain in itself',
+  won: 'a win in itself',
   taken: (code: string | null): string => (code === null ? 'taken here' : `taken at ${code}`),
   lost: (code: string | null): string => (code === null ? 'lost here' : `lost at ${code}`),
   hand: 'to the other hand here',
@@ -99,7 +99,7 @@ export const SIDES_TEXT = {
   atLeft: 'at the left',
   atRight: 'at the right',
   landmarkHint: 'table',
-  needsSeen: 'It needs to be said of a clip from where it is seen; where it is not, sides are each one’s own.',
+  needsSeen: 'Say where each clip is seen from; until then, left and right are the athlete’s own.',
   seen: { front: 'the front', back: 'the back' },
 } as const;
 
@@ -113,7 +113,7 @@ export const OVERLAY_TEXT = {
 } as const;
 
 export const CHAIN_TEXT = {
-  nothing: 'It follows nothing that is told.',
+  nothing: 'It follows nothing that’s logged.',
   isCut: 'Cut by hand from what came before.',
   follows: {
     touching: (code) => `Right after the one at ${code}.`,
@@ -122,23 +122,23 @@ export const CHAIN_TEXT = {
     restart: (code) => `After the restart of the one at ${code}.`,
     set: (code) => `Set by hand after the one at ${code}.`,
     seam: (code) =>
-      `The one at ${code} left things elsewhere: something between them is not told, or one of the two is not right.`,
+      `The one at ${code} ended in a different position: something in between wasn’t logged, or one of them is wrong.`,
   } satisfies Record<string, (code: string) => string>,
   answers: (action: string, from: string, reaction: string): string =>
     `It answers “${reaction}” against ${action} from ${from}`,
   answersAction: (action: string): string => `It answers their ${action}`,
   cut: 'cut',
   set: (code: string): string => `it follows the one at ${code}`,
-  asFound: 'as it is found',
-  seamHere: 'These do not fit together',
-  gapHere: 'A gap: linked, with something between',
+  asFound: 'as found',
+  seamHere: 'These don’t fit together',
+  gapHere: 'A gap: linked, with something in between',
   setHere: 'Linked by hand',
 } as const;
 
 export const DOUBT_TEXT = {
   said: ({ kind, text }: { readonly kind: 'unsure' | 'unknown'; readonly text: string }): string =>
     kind === 'unknown' ? `“${text}”?` : 'unsure',
-  settle: 'It stands as it is said',
+  settle: 'Keep it as it is',
 } as const;
 
 export const ERROR_TEXT = {
@@ -155,19 +155,23 @@ export const TAIL_TEXT = {
 } as const;
 
 export const SAME_TEXT = {
-  looksLike: (code: string): string => `It may be the same try as at ${code}.`,
-  itIs: 'It is another look at it',
+  looksLike: (code: string): string => `This may be the same try as the one at ${code}.`,
+  itIs: 'Same try, another look',
 } as const;
 
 export const MARK_TEXT = {
   waiting: (n: number): string =>
-    n === 0 ? 'No marks wait. {d} drops one while it plays.' : n === 1 ? '1 mark waits.' : `${n} marks wait.`,
+    n === 0
+      ? 'No marks waitinging. {d} drops one while it plays.'
+      : n === 1
+        ? '1 mark waiting.'
+        : `${n} marks waitinging.`,
   next: 'Go to the next',
-  putBack: 'Marks are put back by',
+  putBack: 'Marks are moved back by',
   learned: (n: number | null): string =>
     n === null ? 'as set' : n === 0 ? 'the usual' : n === 1 ? 'learned from 1' : `learned from ${n}`,
-  less: 'Put marks back less',
-  more: 'Put marks back more',
+  less: 'Move marks back less',
+  more: 'Move marks back more',
   asLearned: 'as learned',
   at: (code: string, at: number, of: number): string => `Mark ${at} of ${of}, ${code}`,
   sighting: (code: string): string => `Sighting, ${code}`,
@@ -186,30 +190,29 @@ export const SPAN_TEXT: Readonly<Record<FootageSpan['kind'], string>> = {
 };
 
 export const BENCH_TEXT = {
-  empty: 'No clips yet. Stop where something begins and press {i}, then {o} where it ends.',
-  watchHint: 'Pick a clip to watch it over and over.',
+  empty: 'No clips yet. Stop where something starts and press {i}, then {o} where it ends.',
+  watchHint: 'Pick a clip to watch it on a loop.',
   thisClip: 'this clip',
-  noFootage: 'Nothing to break down yet. Take a piece of footage in first.',
-  toShelf: 'Go to the footage',
-  notThere: 'This footage is not there. Perhaps it was put in the bin.',
+  noFootage: 'Nothing to break down yet. Add some footage first.',
+  toShelf: 'Go to footage',
+  notThere: 'This footage isn’t here. It may be in the bin.',
   loading: 'Reading the frames …',
-  broken: 'The picture cannot be read. The footage is kept; load the page again.',
+  broken: 'The picture can’t be read. The footage is safe; reload the page.',
   sayHint: 'No clip in hand. {i} marks in, {o} marks out; then say what it is here.',
   goTo: 'Go to',
   goToHint: '1:48 left, 0:12:03, or #312 for a frame',
-  goToRefusal:
-    'There is no such instant in this footage. A reading of the clock can be gone to once one has been noted with {t}.',
+  goToRefusal: 'There’s no such moment in this footage. You can go to a clock time once one has been entered with {t}.',
   clock: 'The clock shows',
-  clockHint: '4:12, and where it is new: stopped, up or down, of 5:00, period 2',
-  clockRefusal: 'No reading in it. Minutes and seconds are enough: 4:12.',
+  clockHint: '4:12, and the first time: stopped, up or down, of 5:00, period 2',
+  clockRefusal: 'There’s no time in that. Minutes and seconds are enough: 4:12.',
   clockRead: 'Clock read at',
-  clockUnread: 'Clock not read: {t} notes what it shows.',
+  clockUnread: 'No clock yet: press {t} to enter what it shows.',
   scoreboard: 'Ask the scoreboard',
-  noScoreboard: 'No scoreboard kept the clock of this footage.',
+  noScoreboard: 'The scoreboard has no times for this footage.',
   stopped: ' stopped',
   forgetReading: (text: string): string => `Forget the reading ${text}`,
   camera: 'Camera',
-  isFirst: 'The clock of this camera is that of the footage; the others are lined up with it.',
+  isFirst: 'This camera sets the time; the others are lined up with it.',
   starts: 'Starts',
   before: 'before',
   after: 'after',
@@ -219,35 +222,35 @@ export const BENCH_TEXT = {
   listen: 'Find it from the sound',
   earlier: 'A frame earlier',
   later: 'A frame later',
-  takeOff: 'Take this camera off',
-  uncut: 'This attempt is not cut from this camera yet. {k} cuts the same stretch here.',
-  outside: 'This camera was not filming then.',
+  takeOff: 'Remove this camera',
+  uncut: 'This attempt isn’t cut from this camera yet. {k} cuts the same stretch here.',
+  outside: 'This camera wasn’t filming then.',
   inMarked: (code: string): string =>
-    `In at ${code}. Press {o} where the clip ends, or {x} where a stretch ends that is no technique.`,
+    `In at ${code}. Press {o} where the clip ends, or {x} where a stretch ends that isn’t technique.`,
   span: 'Stretch',
   spanIs: 'is',
   spanWhat: 'is what?',
   spanCalm: 'moves little. Is it',
   spanForget: 'Take it off',
-  spanPass: (more: number): string => (more > 1 ? `Technique; next of ${more}` : 'It is technique'),
+  spanPass: (more: number): string => (more > 1 ? `Technique; next of ${more}` : 'It’s technique'),
   leave: 'Leave it',
   noSpan: 'No stretch here. Mark where it begins with {i}, go to its end, and press {x}.',
   whichFootage: 'Which',
-  newFootage: 'footage that is not here yet',
+  newFootage: 'footage that isn’t here yet',
   technical: 'Technique',
   of: 'of',
   lulls: 'Look for lulls',
   lullsHide: 'Hide the lulls',
   inLulls: { played: 'Lulls are played', fast: 'Lulls run fast', skipped: 'Lulls are skipped' },
-  noLulls: 'No lull of three seconds or more in which nothing is said yet.',
+  noLulls: 'No unlogged lull of three seconds or more.',
   remember: 'Remember this instant',
-  itIsHere: 'It is this frame',
+  itIsHere: 'It’s this frame',
   remembered: 'Find the remembered instant on this camera, then press {m}.',
   paired: (n: number): string =>
     n === 1
       ? 'Lined up by one instant. A second one, far from it, also tells how fast it goes by.'
       : `Lined up by ${n} instants.`,
-  contrary: 'These instants would need a speed that no replay has. Start again with one of them.',
+  contrary: 'These moments would need a speed no replay has. Start again with one of them.',
   count: (clips: number, drafts: number): string => {
     const all = clips === 1 ? '1 clip' : `${clips} clips`;
     return drafts === 0 ? all : `${all}, ${drafts === 1 ? '1 draft' : `${drafts} drafts`}`;

@@ -107,13 +107,13 @@ export const capText = (key: string): string => (key === '-' ? '−' : key.lengt
 export const KEYS_TEXT = {
   title: 'Keys',
   all: 'all keys',
-  sheet: 'All keys, to be changed',
+  sheet: 'All keys (you can change them)',
   back: 'Back to the clips',
   change: 'change',
   press: 'press a key',
   reset: 'as they were',
-  taken: (key: string, does: string): string => `${key} is for “${does}”. Change that one first.`,
-  notFree: 'Letters, digits and signs can be used; the others belong to the browser and to moving about.',
+  taken: (key: string, does: string): string => `${key} is taken by “${does}”. Change that one first.`,
+  notFree: 'You can use letters, digits and signs; the rest belong to the browser and to moving around.',
 } as const;
 
 /** Keys that work while the phrase has it. */

@@ -63,7 +63,7 @@ export const useClock = (bench: OnBench, table: TimeTable | undefined, frame: ()
     anchors: sorted,
     contradictions: clockContradictions(sorted).map(
       ({ earlier, later, offMs }) =>
-        `${clockText(earlier.readingMs)} and ${clockText(later.readingMs)} do not agree: ${Math.abs(Math.round(offMs / 1000))} s lie between what the first leads to and the second.`,
+        `${clockText(earlier.readingMs)} and ${clockText(later.readingMs)} don’t agree: ${Math.abs(Math.round(offMs / 1000))} s lie between what the first leads to and the second.`,
     ),
     note: (text) => {
       if (!table) return false;

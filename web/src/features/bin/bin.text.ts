@@ -15,14 +15,14 @@ const named = (names: readonly string[]): string => names.map((n) => `“${n}”
 export const referencesText = (what: Binned, { clips, attempts, footage, routes }: References): string => {
   const goes = [
     clips ? many(clips, 'clip', 'clips') : '',
-    attempts && what !== 'word' ? many(attempts, 'attempt and its evidence', 'attempts and their evidence') : '',
+    attempts && what !== 'word' ? many(attempts, 'attempt with its evidence', 'attempts with their evidence') : '',
   ].filter(Boolean);
   return [
-    goes.length ? `With it ${clips + attempts === 1 ? 'goes' : 'go'} ${goes.join(' and ')}.` : '',
-    what === 'word' && attempts ? `${many(attempts, 'attempt says', 'attempts say')} it.` : '',
-    footage.length ? `It is on ${named(footage)}.` : '',
+    goes.length ? `${goes.join(' and ')} ${clips + attempts === 1 ? 'goes' : 'go'} with it.` : '',
+    what === 'word' && attempts ? `${many(attempts, 'attempt uses', 'attempts use')} it.` : '',
+    footage.length ? `They’re on ${named(footage)}.` : '',
     routes.length
-      ? `${what === 'word' ? 'It is said by' : 'It is shown by'} ${routes.length === 1 ? 'the route' : 'the routes'} ${named(routes)}${what === 'word' ? '' : '; another clip of the same line takes its place there'}.`
+      ? `${what === 'word' ? 'It’s used in' : 'It’s shown in'} ${routes.length === 1 ? 'the route' : 'the routes'} ${named(routes)}${what === 'word' ? '' : '; another clip of the same line takes its place there'}.`
       : '',
   ]
     .filter(Boolean)
@@ -31,15 +31,15 @@ export const referencesText = (what: Binned, { clips, attempts, footage, routes 
 
 export const BIN_TEXT = {
   title: 'Bin',
-  lead: 'What was put here lies for 30 days, then it is gone for good.',
+  lead: 'Things stay here for 30 days, then they’re gone for good.',
   empty: 'The bin is empty.',
-  back: 'Take it out',
-  removed: (by: string, at: string): string => `put here${by ? ` by ${by}` : ''} on ${at}`,
-  goes: (days: number): string => (days <= 1 ? 'goes today' : `goes in ${days} days`),
-  ask: (name: string): string => `Put ${name} in the bin?`,
-  looking: 'Looking at what stands on it …',
-  nothing: 'Nothing stands on it.',
-  stays: 'It can be taken out again for 30 days.',
-  yes: 'Put it in the bin',
+  back: 'Restore',
+  removed: (by: string, at: string): string => `moved here${by ? ` by ${by}` : ''} on ${at}`,
+  goes: (days: number): string => (days <= 1 ? 'gone today' : `gone in ${days} days`),
+  ask: (name: string): string => `Move ${name} to the bin?`,
+  looking: 'Checking what uses it …',
+  nothing: 'Nothing else uses it.',
+  stays: 'You can restore it for 30 days.',
+  yes: 'Move to bin',
   no: 'Leave it',
 } as const;

@@ -24,8 +24,8 @@ const WHY: Record<Extract<ReadClip, { does: 'nothing' }>['why'], (said: string) 
   in: (said) => (said ? `“${said}” is no time of that footage` : 'no beginning'),
   out: (said) => (said ? `“${said}” is no time of that footage` : 'no end'),
   'out before in': () => 'ends before it begins',
-  athlete: (said) => `“${said}” is neither of the two on it: say whose it is`,
-  unreadable: () => 'cannot be read',
+  athlete: (said) => `“${said}” is neither of the two on it: say whose action it is`,
+  unreadable: () => 'can’t be read',
 };
 
 export const rowText = (row: ReadClip): string => {
@@ -45,7 +45,7 @@ export const CLIPS_TEXT = {
   read: 'Read a list',
   readTitle: 'A list of clips',
   readLead:
-    'Say which column holds what; each line then shows what it would make. Nothing is changed before you say so. Several grips or reactions in one cell are set apart by semicolons.',
+    'Say which column holds what; each line then shows what it would make. Nothing changes until you say so. Separate several grips or reactions in one cell with semicolons.',
   none: 'none',
   missing: (columns: readonly string[]): string => `Say which column holds ${columns.join(' and ')}.`,
   summary: (makes: number, there: number, nothing: number): string =>
@@ -54,6 +54,6 @@ export const CLIPS_TEXT = {
   takeIn: (n: number): string => (n === 1 ? 'Make this clip' : `Make these ${n} clips`),
   nothingToMake: 'No line makes a clip',
   cancel: 'Cancel',
-  noHead: 'There is no table in this file: its first line has to name the columns.',
+  noHead: 'There’s no table in this file: its first line has to name the columns.',
   reading: 'Reading …',
 } as const;

@@ -1,6 +1,6 @@
 export const DISK_TEXT = {
   title: 'Disk',
-  lead: 'Originals are kept untouched; clips are always cut from them. What is made for stepping can be made again: thin it where footage is not worked on, and it comes back when somebody opens it.',
+  lead: 'Originals are never touched; clips are always cut from them. What’s made for stepping can be made again: thin it where nobody’s working, and it comes back when somebody opens the footage.',
   free: 'free for new footage',
   originals: 'originals',
   stepping: 'for stepping',
@@ -8,13 +8,13 @@ export const DISK_TEXT = {
   cuts: 'clips waiting to be saved, kept for a day',
   coming: 'still coming in',
   mayKeep: (used: string, most: string, uploads: number): string =>
-    `Of the ${most} that this academy may keep as originals, ${used} are taken, what is on its way included. It may send ${uploads} files at once.`,
-  inbox: 'Video that is put there among the server’s data is taken in by itself:',
-  none: 'on no shelf',
+    `Of the ${most} this academy can keep as originals, ${used} are used, uploads included. It can upload ${uploads} files at once.`,
+  inbox: 'Video put here, in the server’s data, is added by itself:',
+  none: 'not in the library',
   inBin: 'in the bin',
   thin: 'Thin',
   thinAll: (size: string): string => `Thin all: ${size}`,
   thinned: 'thinned',
   making: 'being made',
-  empty: 'No footage is here yet.',
+  empty: 'No footage here yet.',
 } as const;

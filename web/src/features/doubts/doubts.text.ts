@@ -13,16 +13,16 @@ export const PART_TEXT: Readonly<Record<DoubtField, string>> = {
 
 export const DOUBTS_TEXT = {
   title: 'Doubts',
-  lead: 'What had no word yet, and what was said but not for sure. Settled once, it is settled everywhere it was met.',
+  lead: 'What nobody had a word for, and what somebody wasn’t sure of. Settle it once, and it’s settled everywhere it came up.',
   empty:
-    'Nothing waits to be settled. While breaking down, a question mark at the end of a word keeps it here, and so does what a line asked and nobody answered.',
+    'Nothing to settle. While you break down, a question mark at the end of a word puts it here, and so does a question nobody answered.',
   unknown: (text: string, part: string): string => `“${text}”, ${part}`,
   unsure: (part: string): string => `Unsure: ${part}`,
-  times: (n: number): string => (n === 1 ? 'met once' : `met ${n} times`),
+  times: (n: number): string => (n === 1 ? 'seen once' : `seen ${n} times`),
   is: 'It is',
   choose: 'which word',
-  callIt: 'and call it that from now on',
-  stands: 'It stands as it is said',
+  callIt: 'and use that name from now on',
+  stands: 'Keep it as it is',
   look: 'Look at it',
   more: (n: number): string => `and ${n} more`,
 } as const;

@@ -117,7 +117,7 @@ const Piece = ({
         <Box fontFamily="heading" fontSize="18px" lineHeight="1.3">
           {clips.length === 0 ? 'no clips yet' : clips.length === 1 ? '1 clip' : `${clips.length} clips`}
           {drafts > 0 && <Box color="inkSoft">{drafts === 1 ? '1 draft' : `${drafts} drafts`}</Box>}
-          {waiting > 0 && <Box color="inkSoft">{waiting === 1 ? '1 mark waits' : `${waiting} marks wait`}</Box>}
+          {waiting > 0 && <Box color="inkSoft">{waiting === 1 ? '1 mark waits' : `${waiting} marks waiting`}</Box>}
         </Box>
         <Flex gap="2">
           {onEdit && <Action onClick={onEdit}>Footage sheet</Action>}

@@ -8,16 +8,16 @@ export const SETTING_WORDS: Record<Setting, string> = {
 
 export const FOOTAGE_TEXT = {
   title: 'Footage',
-  take: 'Take in footage',
+  take: 'Add footage',
   drop: 'Drop video files anywhere on this page.',
-  dropHere: 'Let go to take it in.',
+  dropHere: 'Let go to add it.',
   emptyTitle: 'No footage yet',
   empty:
     'Everything starts with a match, a round or a demonstration on video. Drop a video here, say who is who, and break it down.',
   emptyForStudents:
-    'Nothing is here that may be shown to the whole academy yet. Your coaches say so for each person on the footage.',
+    'Nothing here may be shown to the whole academy yet. Your coaches set that for each person on the footage.',
   doubts: (n: number): string => (n === 1 ? '1 doubt to settle' : `${n} doubts to settle`),
-  toBin: 'Put in the bin',
+  toBin: 'Move to bin',
   coming: 'Coming in',
   pause: 'Pause',
   goOn: 'Go on',
@@ -25,25 +25,25 @@ export const FOOTAGE_TEXT = {
   sayWhat: 'Say what it is',
   anotherCamera: 'Another camera of',
   goTo: (title: string): string => `Go to “${title}”`,
-  giveUp: 'Give up',
-  reallyDrop: 'Really give it up',
-  offList: 'Off the list',
-  cutOff: 'The recording breaks off: the file was cut short. What there is of it can be broken down.',
+  giveUp: 'Cancel upload',
+  reallyDrop: 'Yes, cancel it',
+  offList: 'Dismiss',
+  cutOff: 'The recording breaks off: the file was cut short. You can break down what there is.',
   heard: 'Sound',
   track: (n: number, { title, language, channels }: SoundTrack): string =>
     [`track ${n + 1}`, title, language, channels > 1 ? `${channels} channels` : '']
       .filter((part) => part !== '')
       .join(', '),
-  jobEnd: 'End it',
-  jobAgain: 'Once more',
-  newTitle: 'Who is who?',
+  jobEnd: 'Stop',
+  jobAgain: 'Try again',
+  newTitle: 'Who’s who?',
   partOfFile: (name: string, from: number, to: number): string =>
     `Frames ${from.toLocaleString()} to ${(to - 1).toLocaleString()} of ${name}. The file is kept once, whatever it shows.`,
   editTitle: 'Footage sheet',
-  save: 'Put it on the shelf',
-  saveEdit: 'Keep',
+  save: 'Add to library',
+  saveEdit: 'Save',
   cancel: 'Cancel',
-  name: 'What it is called',
+  name: 'Title',
   first: 'First athlete (us)',
   second: 'Second athlete (them)',
   kit: 'told apart by',
@@ -59,7 +59,7 @@ export const FOOTAGE_TEXT = {
       : logged === 'picked'
         ? 'Good for teaching. No success rates: highlights are mostly what worked.'
         : 'Success rates need every attempt, the failed ones too.',
-  date: 'Day',
+  date: 'Date',
   ruleset: 'Rules',
   rulesetHint: 'points, five minutes',
   level: 'Level',
@@ -67,7 +67,7 @@ export const FOOTAGE_TEXT = {
   place: 'Place',
   surroundings: 'Around the mat',
   audience: 'Who may see it',
-  context: 'What bends the figures',
+  context: 'Anything that skews the numbers',
   contextHint: 'an injury, a handicap, a round begun from a position',
-  consent: 'Only people who agreed may be filmed; for minors their guardians.',
+  consent: 'Only film people who’ve agreed to it; for minors, their guardians decide.',
 } as const;

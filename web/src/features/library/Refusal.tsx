@@ -30,7 +30,8 @@ const FieldByField = ({ refused }: { readonly refused: RefusedEdit }): React.JSX
   return (
     <Box flex="1">
       <Box marginBottom="2">
-        <strong>Somebody else has changed the same meanwhile.</strong> What you see now is theirs. What should stand?
+        <strong>Somebody else has changed the same thing in the meantime.</strong> What you see now is theirs. What
+        should stand?
       </Box>
       <Flex gap="6" wrap="wrap" alignItems="flex-end">
         {fields.map(({ field, yours, theirs }) => (

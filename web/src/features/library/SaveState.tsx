@@ -14,9 +14,9 @@ export const SaveState = (): React.JSX.Element => {
     pending === 0
       ? 'Saved'
       : status === 'unreachable'
-        ? `Not saved yet (${pending}): the server cannot be reached. Kept here, trying again`
+        ? `Not saved yet (${pending}): can’t reach the server. Kept here, trying again`
         : isOut
-          ? `Not saved yet (${pending}), kept here: you are signed out. `
+          ? `Not saved yet (${pending}), kept here: you’re signed out. `
           : 'Saving …';
   const onlyHere =
     pending > 0 && keptIn !== 'browser'

@@ -69,7 +69,7 @@ const FIELDS: Readonly<Record<Sayable, string>> & Readonly<Record<string, string
   ruleset: 'rules',
   place: 'place',
   surroundings: 'around the mat',
-  context: 'what bends the figures',
+  context: 'what skews the numbers',
   audience: 'who may see it',
   clock: 'readings of the clock',
   spans: 'stretches that are no technique',
@@ -122,63 +122,63 @@ export const refusalText = (why: ErrorBody): string => {
     case 'invalid':
       return why.facts.fields.map((f) => `${fieldName(f.field)}: ${f.reason}`).join('; ');
     case 'signed-out':
-      return 'You are signed out. Sign in again; what you changed is kept here.';
+      return 'You’re signed out. Sign in again; your changes are kept here.';
     case 'wrong-sign-in':
-      return 'E-mail and password do not belong together.';
+      return 'That email and password don’t match.';
     case 'too-many-tries':
       return `Too many tries. Try again in ${Math.max(1, Math.ceil(why.facts.retryAfterS / 60))} min.`;
     case 'busy':
-      return `The server has too much to do just now. Try again in ${why.facts.retryAfterS} s.`;
+      return `The server is busy. Try again in ${why.facts.retryAfterS} s.`;
     case 'founding-closed':
-      return 'Academies are founded here by invitation. Ask whoever runs this server for one.';
+      return 'Academies are created here by invitation. Ask whoever runs this server for one.';
     case 'quota':
       return why.facts.of === 'bytes'
-        ? `This academy may keep ${sizeText(why.facts.most)} of footage, and has ${sizeText(why.facts.used)}, what is on its way included. Put footage in the bin and empty it, or ask whoever runs the server for more.`
+        ? `This academy can keep ${sizeText(why.facts.most)} of footage and has ${sizeText(why.facts.used)}, uploads included. Move footage to the bin, or ask whoever runs the server for more.`
         : why.facts.of === 'accounts'
-          ? `This academy may have ${why.facts.most} accounts, open invitations included, and has ${why.facts.used}. Ask whoever runs the server for more.`
-          : `This academy may send ${why.facts.most} files at once, and sends ${why.facts.used}. Wait until one is through.`;
+          ? `This academy can have ${why.facts.most} accounts, open invitations included, and has ${why.facts.used}. Ask whoever runs the server for more.`
+          : `This academy can upload ${why.facts.most} files at once, and is uploading ${why.facts.used}. Wait until one is through.`;
     case 'not-allowed':
-      return `As a ${why.facts.role} you can look, but not change anything.`;
+      return `As a ${why.facts.role} you can watch, but not change anything.`;
     case 'foreign-origin':
-      return 'The server does not take changes from this address. Open the address that it was set up for.';
+      return 'The server doesn’t take changes from this address. Use the address it was set up for.';
     case 'not-found':
-      return 'It is no longer there; perhaps somebody else has put it in the bin.';
+      return 'It’s no longer there. Somebody else may have moved it to the bin.';
     case 'stale':
-      return `Somebody else has changed it meanwhile (${why.facts.fields.map((f) => fieldName(f.field)).join(', ')}).`;
+      return `Somebody else has changed it in the meantime (${why.facts.fields.map((f) => fieldName(f.field)).join(', ')}).`;
     case 'id-taken':
-      return 'This was sent before with something else in it.';
+      return 'This was sent before with something different in it.';
     case 'not-video':
       return faultText(why.facts.fault);
     case 'no-picture':
-      return `The picture of frame ${why.facts.frame} cannot be read out of its file.`;
+      return `The picture of frame ${why.facts.frame} can’t be read from its file.`;
     case 'too-large':
       return `The file is larger than ${Math.round(why.facts.limitBytes / 2 ** 30)} GB, the most that can be taken in.`;
     case 'nothing-to-undo':
-      return 'There is nothing to undo.';
+      return 'Nothing to undo.';
     case 'nothing-to-redo':
-      return 'There is nothing to do again: nothing was undone, or something else was edited since.';
+      return 'Nothing to redo: nothing was undone, or something else was edited since.';
     case 'cannot-undo':
-      return `Cannot be undone: ${fieldName(why.facts.field)} was changed again since.`;
+      return `Can’t be undone: ${fieldName(why.facts.field)} has changed since.`;
     case 'last-head':
-      return 'Somebody has to stay who is a head. Make somebody else a head first.';
+      return 'There has to be a head. Make somebody else one first.';
     case 'member-already':
-      return 'This mail belongs to a member already.';
+      return 'That email already belongs to a member.';
     case 'link-spent':
-      return 'This link was used before, was taken back, or is too old. Ask for a new one.';
+      return 'This link has been used, was withdrawn, or is too old. Ask for a new one.';
     case 'in-use':
-      return `It stays: ${why.facts.count === 1 ? 'one' : why.facts.count} of the ${why.facts.by} ${why.facts.count === 1 ? 'stands' : 'stand'} on it.`;
+      return `It stays: ${why.facts.count === 1 ? 'one' : why.facts.count} of the ${why.facts.by} ${why.facts.count === 1 ? 'uses' : 'use'} it.`;
     case 'above-in-bin':
-      return `The ${why.facts.what} it belongs to is in the bin. Take that out first.`;
+      return `The ${why.facts.what} it belongs to is in the bin. Restore that first.`;
     case 'no-room':
-      return `The server has no room for it: it needs ${sizeText(why.facts.neededBytes)}, and ${sizeText(why.facts.freeBytes)} are free. Nothing was sent; make room under Academy, Disk.`;
+      return `There’s no room for it on the server: it needs ${sizeText(why.facts.neededBytes)}, and ${sizeText(why.facts.freeBytes)} is free. Nothing was sent; make room under Academy, Disk.`;
     case 'not-whole':
-      return `Only ${sizeText(why.facts.bytes)} of ${sizeText(why.facts.ofBytes)} have arrived. Go on with the same file.`;
+      return `Only ${sizeText(why.facts.bytes)} of ${sizeText(why.facts.ofBytes)} has arrived. Choose the same file to go on.`;
     case 'disk-full':
       return why.facts.keptBytes > 0
-        ? `The disk of the server is full. The ${sizeText(why.facts.keptBytes)} that have arrived are kept, and the rest follows when there is room again.`
-        : 'The disk of the server is full. Nothing was saved; it is kept here and goes out when there is room again.';
+        ? `The server’s disk is full. The ${sizeText(why.facts.keptBytes)} that arrived is kept, and the rest follows when there’s room.`
+        : 'The server’s disk is full. Nothing was saved there; it’s kept here and goes out when there’s room.';
     case 'database-away':
-      return 'The server does not reach its database just now. What you said is kept here and sent again.';
+      return 'The server can’t reach its database right now. What you said is kept here and sent again.';
     case 'internal':
       return 'Something went wrong on the server. Nothing was saved; try again.';
   }
@@ -189,6 +189,6 @@ export const failureText = (error: unknown): string => {
   const { data, status } = (error ?? {}) as { data?: unknown; status?: unknown };
   if (typeof data === 'object' && data !== null && 'code' in data) return refusalText(data as ErrorBody);
   return status === 'FETCH_ERROR'
-    ? 'The server cannot be reached. Nothing was sent; try again.'
+    ? 'Can’t reach the server. Nothing was sent; try again.'
     : 'Something went wrong. Try again.';
 };

@@ -26,9 +26,9 @@ describe('what went wrong, in words', () => {
   });
 
   test('when the server is not there, it should say that nothing was sent', () => {
-    expect(failureText({ status: 'FETCH_ERROR' })).toContain('cannot be reached');
+    expect(failureText({ status: 'FETCH_ERROR' })).toContain('Can’t reach the server');
     expect(failureText({ status: 401, data: { code: 'wrong-sign-in', facts: {}, message: '' } })).toContain(
-      'do not belong together',
+      'don’t match',
     );
     expect(failureText(undefined)).toContain('went wrong');
   });
@@ -60,7 +60,7 @@ describe('evidence in words', () => {
   });
 
   test('when clips were picked or only shown, no rate should be claimed', () => {
-    expect(evidenceText({ ...line, attempts: 0, picked: 3 })).toBe('seen 3, picked, no rate');
+    expect(evidenceText({ ...line, attempts: 0, picked: 3 })).toBe('seen 3, highlights only');
     expect(evidenceText({ ...line, attempts: 0, shown: 2 })).toBe('shown 2; nothing known of how well it works');
   });
 });

@@ -10,7 +10,7 @@ import { useEndSessionMutation, useSessionsQuery } from './people.api.js';
 const agentText = (agent: string): string => {
   const browser = /(Firefox|Edg|Chrome|Safari)\//.exec(agent)?.[1]?.replace('Edg', 'Edge');
   const system = /(Windows|Android|iPhone|iPad|Mac OS X|Linux)/.exec(agent)?.[1];
-  return browser ? [browser, system].filter(Boolean).join(' on ') : agent || 'a program that does not say its name';
+  return browser ? [browser, system].filter(Boolean).join(' on ') : agent || 'a program that doesn’t give its name';
 };
 const when = (at: string): string =>
   new Date(at).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' });

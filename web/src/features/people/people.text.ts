@@ -1,34 +1,34 @@
 import type { Letter, MemberRole, Quota } from '@odograph/core/contract';
 
 export const ROLE_TEXT: Record<MemberRole, string> = {
-  head: 'does everything, and says who may do what',
-  coach: 'logs footage, settles words, lays out routes',
-  student: 'looks at what may be shown to the academy',
+  head: 'does everything, and decides who may do what',
+  coach: 'logs footage, settles words, builds routes',
+  student: 'watches what may be shown to the academy',
 };
 
 export const PEOPLE_TEXT = {
   accounts: 'Accounts',
-  accountsLead: 'Who signs in here, and what they may do.',
+  accountsLead: 'Who signs in here, and what they can do.',
   invite: 'Invite somebody',
-  email: 'E-mail',
+  email: 'Email',
   as: 'As',
   send: 'Send the invitation',
-  sentTo: (email: string): string => `A letter to ${email} is written. How it fares stands under Letters.`,
-  accountsOf: ({ used, most }: Quota): string => `${used} of ${most} accounts are taken, open invitations included.`,
+  sentTo: (email: string): string => `An invitation to ${email} is on its way. Letters shows whether it got there.`,
+  accountsOf: ({ used, most }: Quota): string => `${used} of ${most} accounts used, open invitations included.`,
   invited: 'Invited',
   withdraw: 'Take it back',
   until: (day: string): string => `good until ${day}`,
   remove: 'Remove',
   removeAsk: (name: string): string =>
-    `Remove ${name}? They cannot sign in here any more. What they have logged stays.`,
+    `Remove ${name}? They won’t be able to sign in here any more. What they’ve logged stays.`,
   leave: 'Leave this academy',
-  leaveAsk: 'Leave this academy? You cannot sign in here any more. What you have logged stays.',
+  leaveAsk: 'Leave this academy? You won’t be able to sign in here any more. What you’ve logged stays.',
   you: 'you',
-  persons: 'Persons',
+  persons: 'Athletes and members',
   personsLead:
-    'Athletes on footage and members of the room. Where nothing is said to whom somebody may be shown, only coaches see their footage. For minors, their guardians decide.',
+    'Athletes on footage and members of the room. Until it’s said who may see somebody, only coaches see their footage. For minors, their guardians decide.',
   newPerson: 'New person',
-  noPersons: 'Nobody yet. Whoever is named on a footage sheet appears here by themselves.',
+  noPersons: 'Nobody yet. Anyone named on a footage sheet shows up here.',
   name: 'Name',
   isWhat: 'They are',
   athlete: 'an athlete on footage',
@@ -41,18 +41,18 @@ export const PEOPLE_TEXT = {
   filming: 'May be filmed',
   shownTo: 'May be shown to',
   notSaid: 'not said',
-  keep: 'Keep',
+  keep: 'Save',
   cancel: 'Cancel',
-  toBin: 'Put in the bin',
+  toBin: 'Move to bin',
   needsName: 'needs a name',
   letters: 'Letters',
-  lettersLead: 'The invitations that this academy has sent. Their links are secret and stand in the letters alone.',
+  lettersLead: 'The invitations this academy has sent. Their links are secret, and only in the letters themselves.',
   lettersOfDemo:
-    'This is an academy of the demo: all letters of its people stand here whole, in place of a mailbox. Elsewhere only invitations stand here, without their links.',
-  noLetters: 'No letter has been sent yet. Invitations appear here.',
+    'This is a demo academy: all its letters are here in full, in place of a mailbox. Elsewhere you only see invitations, without their links.',
+  noLetters: 'Nothing sent yet. Invitations show up here.',
   to: 'to',
   sessions: 'Your sessions',
-  sessionsLead: 'Where your account is signed in. End what you do not know.',
+  sessionsLead: 'Where you’re signed in. End any you don’t recognise.',
   thisOne: 'this one',
   end: 'End',
   endOthers: 'End all others',
@@ -61,14 +61,14 @@ export const PEOPLE_TEXT = {
 export const AUDIENCE_TEXT = { coaches: 'coaches only', academy: 'the academy', anyone: 'anyone' } as const;
 
 export const LETTER_TEXT: Record<Letter['state'], string> = {
-  waiting: 'waits for the mail server',
+  waiting: 'waiting for the mail server',
   sent: 'sent',
   failed: 'given up',
-  kept: 'kept: this server sends no mail, so whoever runs it has to hand it on',
+  kept: 'kept: this server sends no email, so whoever runs it has to pass it on',
 };
 export const LETTER_WHY_TEXT: Record<NonNullable<Letter['why']>, string> = {
-  refused: 'the mail server did not take it',
-  unreachable: 'the mail server cannot be reached',
-  slow: 'the mail server did not answer in time',
-  'cut off': 'the connection broke off',
+  refused: 'the mail server didn’t take it',
+  unreachable: 'the mail server can’t be reached',
+  slow: 'the mail server didn’t answer in time',
+  'cut off': 'the connection dropped',
 };

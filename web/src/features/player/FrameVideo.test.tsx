@@ -34,12 +34,12 @@ describe('the picture', () => {
 
   test('when nothing can be shown yet, it should say what is waited for', () => {
     show({});
-    expect(screen.getByRole('status').textContent).toMatch(/^It is being made ready for stepping/);
+    expect(screen.getByRole('status').textContent).toMatch(/^It’s being made ready for stepping/);
   });
 
   test('when nothing will ever come of it, it should say why, and no longer that it is being made ready', () => {
     show({ fault: { code: 'damaged' } });
-    expect(screen.getByRole('alert').textContent).toMatch(/^It cannot be stepped through\. .*damaged/);
+    expect(screen.getByRole('alert').textContent).toMatch(/^It can’t be stepped through\. .*damaged/);
     expect(screen.queryByRole('status')).toBeNull();
   });
 

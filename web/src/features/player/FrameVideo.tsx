@@ -41,11 +41,11 @@ export const FrameVideo = ({
     >
       {src === undefined ? (
         <Box role={fault ? 'alert' : 'status'} color="#efebdf" padding="8">
-          {medium === undefined && fault && `It cannot be stepped through. ${faultText(fault)}`}
+          {medium === undefined && fault && `It can’t be stepped through. ${faultText(fault)}`}
           {table &&
             medium === undefined &&
             !fault &&
-            'It is being made ready for stepping; its first minute shows here as soon as that is done.'}
+            'It’s being made ready for stepping; the first minute shows here as soon as that’s done.'}
         </Box>
       ) : (
         <video

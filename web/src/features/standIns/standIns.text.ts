@@ -22,8 +22,8 @@ export const phoneText = ({ state, sent }: PhoneView): string => {
     case 'without connection':
       return `No connection at ${part}; the phone keeps the film.`;
     case 'sent':
-      return 'Sent; it stands above, under what is coming in.';
+      return 'Sent; you’ll see it above, under Coming in.';
     case 'failed':
-      return 'It did not work; film again.';
+      return 'That didn’t work; film again.';
   }
 };

@@ -39,7 +39,7 @@ export const JobLine = ({
         {JOB_TEXT[job.kind]}
         {job.state === 'running' && `: ${Math.round(job.progress * 100)} %${left}`}
         {job.state === 'waiting' && ': waits for its turn'}
-        {job.state === 'failed' && ` did not work. ${job.why ? faultText(job.why) : ''}`}
+        {job.state === 'failed' && ` didn’t work. ${job.why ? faultText(job.why) : ''}`}
         {job.state === 'cancelled' && ': ended'}
       </Box>
       <Action

@@ -14,13 +14,13 @@ const said = (upload: Partial<Upload>, job: Partial<Job> = {}): string =>
 
 describe('what is said of footage that came in', () => {
   test('when each frame can be shown exactly, that should be said once it is so, and not before', () => {
-    expect(said({})).toBe('Taken in: 1,084 frames; they are being made ready for stepping.');
+    expect(said({})).toBe('Taken in: 1,084 frames; they’re being made ready for stepping.');
     expect(said({}, { state: 'done' })).toBe('Taken in: 1,084 frames, each can be shown exactly.');
   });
 
   test('when it cannot be made ready, it should say so and why', () => {
     const text = said({}, { state: 'failed', why: { code: 'damaged' } });
-    expect(text).toMatch(/^Taken in: 1,084 frames\. They cannot be stepped through\. .*damaged/);
+    expect(text).toMatch(/^Taken in: 1,084 frames\. They can’t be stepped through\. .*damaged/);
     expect(text).not.toContain('exactly');
   });
 

@@ -40,7 +40,7 @@ const fromHere = (s: Sending): Coming => {
         ...of,
         state: 'sending',
         says: why
-          ? `${why} Stopped at ${far}; it is tried again by itself.`
+          ? `${why} Stopped at ${far}; it’ll be tried again.`
           : `No connection at ${far}; it goes on by itself.`,
       };
     case 'checking':
@@ -59,8 +59,8 @@ const fromHere = (s: Sending): Coming => {
 
 /** Whether each frame can be shown exactly: once the file for stepping is made, which counts them. */
 const steppingText = (job: Job | undefined): string => {
-  if (job?.state === 'failed') return `. They cannot be stepped through. ${job.why ? faultText(job.why) : ''}`;
-  return job?.state === 'done' ? ', each can be shown exactly.' : '; they are being made ready for stepping.';
+  if (job?.state === 'failed') return `. They can’t be stepped through. ${job.why ? faultText(job.why) : ''}`;
+  return job?.state === 'done' ? ', each can be shown exactly.' : '; they’re being made ready for stepping.';
 };
 
 const fromServer = (upload: Upload, jobs: readonly Job[]): Coming | undefined => {
@@ -73,7 +73,7 @@ const fromServer = (upload: Upload, jobs: readonly Job[]): Coming | undefined =>
           ...of,
           part: undefined,
           state: 'waiting',
-          says: `${why ? faultText(why) : ''}${why?.code === 'no-room' ? ' It is taken in as soon as there is room.' : ''}${SOURCES[source]}`,
+          says: `${why ? faultText(why) : ''}${why?.code === 'no-room' ? ' It’s added as soon as there’s room.' : ''}${SOURCES[source]}`,
         };
       if (!isMine) return undefined;
       return {
@@ -112,7 +112,7 @@ const fromServer = (upload: Upload, jobs: readonly Job[]): Coming | undefined =>
             ...of,
             part: undefined,
             state: 'here already',
-            says: 'This very file is here already; it was not kept twice.',
+            says: 'This file is already here; it isn’t kept twice.',
           };
   }
 };
