@@ -277,7 +277,7 @@ test('when clips and words go out and come in as lists, each line should say fir
   await expect(sheetOfWords.getByRole('status')).toHaveText(
     '4 lines: other names 1, new words 2, known already 0, not understood 1',
   );
-  await page.getByRole('button', { name: 'Take in these 3 lines' }).click();
+  await page.getByRole('button', { name: 'Add these 3 lines' }).click();
   await saved(page).waitFor();
   await expect(page.locator('[data-word="half-guard"]')).toContainText('der Haken');
   await expect(page.locator('[data-word="own-pier-guard"]')).toContainText('a kind of open guard');
@@ -330,14 +330,14 @@ test('when something is put in the bin, what goes with it should be said first, 
   await page.getByRole('button', { name: 'Footage sheet' }).first().click();
   await page.getByRole('button', { name: 'Move to bin' }).click();
   const ask = page.getByRole('alertdialog');
-  await expect(ask).toContainText(/With it go \d+ clips and \d+ attempts/);
+  await expect(ask).toContainText(/\d+ clips and \d+ attempts with their evidence go with it/);
   await ask.getByRole('button', { name: 'Move to bin' }).click();
   await saved(page).waitFor();
   await expect(pieces).toHaveCount(DEMO_SIZE[0] - 1);
   await page.goto(`${running.url}/academy/bin`);
   // what other tests of this file have put there stays
   const binned = page.locator('[data-binned=footage]');
-  await expect(binned).toContainText('goes in 30 days');
+  await expect(binned).toContainText('gone in 30 days');
   await binned.getByRole('button', { name: 'Restore' }).click();
   await expect(binned).toHaveCount(0);
   await page.goto(`${running.url}/footage`);

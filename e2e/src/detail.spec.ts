@@ -69,7 +69,7 @@ test('when a hold is set on the body board by keys, it should be kept with all t
   await expect(board).toBeFocused();
   await page.keyboard.type('rightfo');
   await page.keyboard.press('Enter');
-  await expect(board).toContainText('right foot: on what?');
+  await expect(board).toContainText('right foot: what does it hold?');
   await page.keyboard.type('lefthip');
   await page.keyboard.press('Enter');
   await expect(board).toContainText('feet 1 of 2');
@@ -159,7 +159,7 @@ test('when a part has no word yet, it should wait among the doubts, be settled f
   const doubts = page.getByTestId('doubt');
   await expect(doubts).toHaveCount(2);
   await expect(doubts.first()).toContainText('“tumble through”, entry');
-  await expect(doubts.first()).toContainText('met 2 times');
+  await expect(doubts.first()).toContainText('seen 2 times');
   await noFaults(page);
   await doubts.first().getByText('and use that name from now on').click();
   await doubts.first().getByRole('combobox').fill('shoulder roll');
@@ -233,13 +233,13 @@ test('when captions are given to the file, they should lie behind the line and o
   const change = sheet.getByRole('button', { name: 'change: drop a mark' });
   await change.click();
   await page.keyboard.press('o');
-  await expect(sheet.getByRole('alert')).toContainText('O is for “out”');
+  await expect(sheet.getByRole('alert')).toContainText('O is taken by “out”');
   await page.keyboard.press('Control+r');
   await expect(sheet.getByRole('alert')).toContainText('belong to the browser');
   await page.keyboard.press('#');
   await page.getByRole('button', { name: 'Back to the clips' }).click();
   await page.keyboard.press('d');
-  await expect(page.getByTestId('marks-here')).toContainText('No marks waitinging. # drops one while it plays.');
+  await expect(page.getByTestId('marks-here')).toContainText('No marks waiting. # drops one while it plays.');
   await page.keyboard.press('#');
   await expect(page.getByTestId('marks-here')).toContainText('1 mark waiting.');
   await page.reload();
@@ -249,7 +249,7 @@ test('when captions are given to the file, they should lie behind the line and o
   await page.keyboard.type('standing');
   await expect(page.getByText(/a sighting until you/)).toBeVisible();
   await page.keyboard.press('Enter');
-  await expect(page.getByTestId('marks-here')).toContainText('No marks waitinging.');
+  await expect(page.getByTestId('marks-here')).toContainText('No marks waiting.');
   await expect(page.getByTestId('sighting')).toHaveCount(1);
   await saved(page).waitFor();
   expect((await libraryOf(page, running.url)).moments).toMatchObject([

@@ -68,7 +68,7 @@ test('when a member of two academies resets a password by mail, a head of one sh
     await member.goto(link);
     await member.getByLabel('Password').fill('a third sentence to keep');
     await member.getByRole('button', { name: 'Set password' }).click();
-    await expect(member.getByRole('alert')).toContainText('used before');
+    await expect(member.getByRole('alert')).toContainText('has been used');
     for (const window of [member, founder, forgetful]) await window.context().close();
   } finally {
     await running.dispose();
@@ -144,7 +144,7 @@ test('when others reach the server, the demo should not be there, founding need 
     const link = /http\S+/.exec(stdout)![0];
     expect(link).not.toContain('0.0.0.0');
     await page.goto(`${running.url}/new-academy#${link.split('#')[1]}`);
-    await expect(page.getByText('You are invited to found one, under ines@harbour.example.')).toBeVisible();
+    await expect(page.getByText('You’re invited to create one, as ines@harbour.example.')).toBeVisible();
     await page.getByLabel('Academy name').fill('Harbour Mats');
     await page.getByLabel('Your name').fill('Ines Varro');
     await page.getByLabel('Password').fill(PASSWORD);

@@ -167,7 +167,7 @@ test('when the clock is noted once, a reading should lead to its frame, and a re
   await page.keyboard.press('t');
   await page.getByLabel('The clock shows').fill('1:40');
   await page.keyboard.press('Enter');
-  await expect(page.getByTestId('clock-here').getByRole('alert')).toContainText('do not agree');
+  await expect(page.getByTestId('clock-here').getByRole('alert')).toContainText('don’t agree');
 
   await page.goto(`${running.url}/clips?text=${encodeURIComponent('Thursday sparring')}`);
   await page.getByRole('button', { name: 'Save as a video' }).click();

@@ -27,7 +27,7 @@ test('when marks are dropped while it plays, each should lie where its key was p
   await page.keyboard.press('Space');
   await settled(page);
   await saved(page).waitFor();
-  await expect(page.getByTestId('marks-here')).toContainText('3 marks waitinging.');
+  await expect(page.getByTestId('marks-here')).toContainText('3 marks waiting.');
   const { moments } = await libraryOf(page, running.url);
   expect(moments).toHaveLength(3);
   for (const [i, { at, pressed: key, speed, settled: isSettled }] of moments.entries()) {
@@ -44,7 +44,7 @@ test('when marks are dropped while it plays, each should lie where its key was p
   const still = (await libraryOf(page, running.url)).moments.find((m) => m.speed === 0)!;
   expect(still.at).toEqual(still.pressed);
   await page.keyboard.press('Control+z');
-  await expect(page.getByTestId('marks-here')).toContainText('3 marks waitinging.');
+  await expect(page.getByTestId('marks-here')).toContainText('3 marks waiting.');
   await page.goto(`${running.url}/footage`);
   await expect(page.getByText('3 marks waiting')).toBeVisible();
 });
@@ -56,7 +56,7 @@ test('when marks are gone through one after the other, each should go round, be 
   await signIn(page, running.url);
   await openBench(page, 'Lantern Cup, final round');
   const marks = page.getByTestId('marks-here');
-  await expect(marks).toContainText('3 marks waitinging.');
+  await expect(marks).toContainText('3 marks waiting.');
   const before = await libraryOf(page, running.url);
   await page.keyboard.press('j');
   const line = page.getByRole('textbox', { name: 'The whole attempt in one line' });
@@ -77,7 +77,7 @@ test('when marks are gone through one after the other, each should go round, be 
   await page.keyboard.type('clinch, double leg, they sprawl, legs free top');
   await page.keyboard.press('Enter');
   await saved(page).waitFor();
-  await expect(marks).toContainText('2 marks waitinging.');
+  await expect(marks).toContainText('2 marks waiting.');
   await expect(marks).toContainText('learned from 1');
   const [first] = before.moments as readonly [Moment];
   const now = await libraryOf(page, running.url);
@@ -110,5 +110,5 @@ test('when marks are gone through one after the other, each should go round, be 
   // the clip in the bin: its mark waits again
   await page.getByRole('region', { name: 'Clips of this footage' }).getByRole('listitem').first().click();
   await page.keyboard.press('Delete');
-  await expect(marks).toContainText('2 marks waitinging.');
+  await expect(marks).toContainText('2 marks waiting.');
 });

@@ -24,6 +24,7 @@ test('when two phones film one bout, one of them losing its connection, both sho
   await sheet.getByLabel('Title').fill('Filmed at the edge');
   await sheet.getByLabel('First athlete').fill('Isolde Marrable');
   await sheet.getByLabel('Second athlete').fill('Tovi Askerud');
+  await sheet.getByText('highlights only').click();
   await sheet.getByRole('button', { name: 'Add to library' }).click();
   await page.waitForURL('**/break-down/*');
   await page.getByRole('link', { name: 'Footage' }).click();

@@ -150,6 +150,7 @@ test('when a stretch of a file shows other footage, that should go on the shelf 
   await sheet.getByLabel('Title').fill('A breakdown in the middle');
   await sheet.getByLabel('First athlete').fill('Orla Venn');
   await sheet.getByLabel('Second athlete').fill('Sten Abara');
+  await sheet.getByText('highlights only').click();
   await sheet.getByRole('button', { name: 'Add to library' }).click();
   await page.waitForURL('**/break-down/*');
   await expect.poll(() => frameSaid(page)).toBe(300);

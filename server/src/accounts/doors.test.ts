@@ -70,7 +70,7 @@ describe('whose account it is', () => {
     await wishesAnswered(app);
     const other = await app.signedIn(OTHER_COACH);
     const letters = (await other.ask('GET', '/api/letters')).body as readonly Letter[];
-    expect(letters[0]).toMatchObject({ to: OTHER_COACH.email, subject: 'A new password for Odograph' });
+    expect(letters[0]).toMatchObject({ to: OTHER_COACH.email, subject: 'Choose a new password for Odograph' });
   });
 
   test('when two addresses differ by an accent, both should be accounts of their own', async () => {

@@ -28,8 +28,8 @@ export class Founding {
       accountId: null,
       aboutId: markOf(token),
       to: email,
-      subject: 'Found your academy on Odograph',
-      body: `Hello,\n\nyou can found an academy of your own on Odograph. Do it here within ${FOUNDING_DAYS} days, under this mail:\n\n${LINK}\n\nIf you do not know why you get this letter, there is nothing to do.\n`,
+      subject: 'Create your academy on Odograph',
+      body: `Hello,\n\nYou can create an academy of your own on Odograph. Use this link within ${FOUNDING_DAYS} days, with this email address:\n\n${LINK}\n\nIf you don’t know why you got this, you can ignore it.\n`,
       link,
       expiresAt,
     });

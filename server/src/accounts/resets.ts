@@ -36,8 +36,8 @@ export class Resets {
       accountId: account.id,
       aboutId: account.id,
       to: account.email,
-      subject: 'A new password for Odograph',
-      body: `Hello ${account.name},\n\nsomebody, probably you, has asked for a new password. Set it here within ${RESET_HOURS} hours:\n\n${LINK}\n\nOlder links are good no longer. If it was not you, nothing has changed and there is nothing to do.\n`,
+      subject: 'Choose a new password for Odograph',
+      body: `Hello ${account.name},\n\nSomebody, probably you, asked for a new password. Choose it here within ${RESET_HOURS} hours:\n\n${LINK}\n\nOlder links no longer work. If it wasn’t you, nothing has changed and you can ignore this.\n`,
       link: `${addressOf(this.config)}/new-password#${token}`,
       expiresAt,
     };

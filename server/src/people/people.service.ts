@@ -74,7 +74,7 @@ export class PeopleService {
           aboutId: id,
           to: email,
           subject: `${name} invites you to Odograph`,
-          body: `Hello,\n\n${inviter?.name ?? name} invites you to the library of ${name} as a ${role}. Take the invitation within ${INVITATION_DAYS} days:\n\n${LINK}\n\nIf you do not know why you get this letter, there is nothing to do.\n`,
+          body: `Hello,\n\n${inviter?.name ?? name} invites you to the library of ${name} as a ${role}. Accept within ${INVITATION_DAYS} days:\n\n${LINK}\n\nIf you don’t know why you got this, you can ignore it.\n`,
           link: `${addressOf(this.config)}/invitation#${token}`,
           expiresAt,
         },

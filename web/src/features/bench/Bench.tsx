@@ -2,7 +2,7 @@ import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import { Link, Navigate, useParams, useSearchParams } from 'react-router';
 import { Action } from '../../design/index.js';
-import { useLibrary } from '../library/index.js';
+import { NOTHING_FOR_STUDENTS, useMayWrite, useLibrary } from '../library/index.js';
 import { BENCH_TEXT as T } from './bench.text.js';
 import { BenchTable } from './BenchTable.js';
 import { useOnBench } from './useBenchClips.js';
@@ -12,6 +12,7 @@ import { NOTHING_REMEMBERED, type Remembered } from './useSameInstant.js';
 export const Bench = (): React.JSX.Element => {
   const { footageId } = useParams();
   const { footage } = useLibrary();
+  const mayWrite = useMayWrite();
   const [search] = useSearchParams();
   const remembered = useState<Remembered>(NOTHING_REMEMBERED);
   const bench = useOnBench(footageId, { cameraId: search.get('camera'), clipId: search.get('clip') });
@@ -19,7 +20,7 @@ export const Bench = (): React.JSX.Element => {
   if (bench) return <BenchTable key={bench.angle.id} bench={bench} remembered={remembered} />;
   return (
     <Box padding="10">
-      <Box marginBottom="4">{footageId === undefined ? T.noFootage : T.notThere}</Box>
+      <Box marginBottom="4">{footageId !== undefined ? T.notThere : mayWrite ? T.noFootage : NOTHING_FOR_STUDENTS}</Box>
       <Action asChild>
         <Link to="/footage">{T.toShelf}</Link>
       </Action>

@@ -5,8 +5,8 @@ import { KEY_ACTIONS } from './keys.text.js';
 
 describe('keys in texts', () => {
   test('when a key was put elsewhere, texts should say where it is now', () => {
-    expect(withCaps(TEXTS.MARK_TEXT.waiting(0), {})).toBe('No marks waitinging. D drops one while it plays.');
-    expect(withCaps(TEXTS.MARK_TEXT.waiting(0), { d: '#' })).toBe('No marks waitinging. # drops one while it plays.');
+    expect(withCaps(TEXTS.MARK_TEXT.waiting(0), {})).toBe('No marks waiting. D drops one while it plays.');
+    expect(withCaps(TEXTS.MARK_TEXT.waiting(0), { d: '#' })).toBe('No marks waiting. # drops one while it plays.');
   });
 
   test('when a text names a key, it should be one that does something', () => {

@@ -161,11 +161,7 @@ export const SAME_TEXT = {
 
 export const MARK_TEXT = {
   waiting: (n: number): string =>
-    n === 0
-      ? 'No marks waitinging. {d} drops one while it plays.'
-      : n === 1
-        ? '1 mark waiting.'
-        : `${n} marks waitinging.`,
+    n === 0 ? 'No marks waiting. {d} drops one while it plays.' : n === 1 ? '1 mark waiting.' : `${n} marks waiting.`,
   next: 'Go to the next',
   putBack: 'Marks are moved back by',
   learned: (n: number | null): string =>

@@ -4,7 +4,7 @@ import { useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { Action, Choice, Heading, PickFile } from '../../design/index.js';
 import { SaveVideo } from '../cuts/index.js';
-import { useClipViews, useMayWrite, useWords, type ClipView } from '../library/index.js';
+import { NOTHING_FOR_STUDENTS, useClipViews, useMayWrite, useWords, type ClipView } from '../library/index.js';
 import type { MapLine } from '../../workers/map.protocol.js';
 import { useMapPicture } from '../map/index.js';
 import { ClipRow } from './ClipRow.js';
@@ -83,16 +83,13 @@ export const ClipList = (): React.JSX.Element => {
       <FilterSentence views={views} filter={filter} onChange={(next) => go(next, order)} />
       {views.length === 0 ? (
         <Box maxWidth="560px">
-          <Box marginBottom="4">
-            No clips yet. A clip is a look at one attempt: stop footage where it begins, mark in and out, and say what
-            it is.
-          </Box>
+          <Box marginBottom="4">{mayWrite ? T.empty : NOTHING_FOR_STUDENTS}</Box>
           <Action asChild tone="next">
-            <Link to="/footage">Go to the footage</Link>
+            <Link to="/footage">{T.toFootage}</Link>
           </Action>
         </Box>
       ) : shown.length === 0 ? (
-        <Box>No clip is all of this at once. Clear a part of the sentence (backspace in it) to see more.</Box>
+        <Box>{T.noneLeft}</Box>
       ) : (
         <Box as="ul" listStyleType="none" borderTopWidth="1px">
           {shown.slice(0, most).map((view) => (

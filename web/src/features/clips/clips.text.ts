@@ -40,6 +40,10 @@ export const rowText = (row: ReadClip): string => {
 };
 
 export const CLIPS_TEXT = {
+  empty:
+    'No clips yet. A clip is a look at one attempt: stop the footage where it starts, mark in and out, and say what it is.',
+  toFootage: 'Go to footage',
+  noneLeft: 'No clip is all of this at once. Clear a part of the sentence (backspace in it) to see more.',
   more: (n: number): string => (n === 1 ? 'Show one more clip' : `Show more of the other ${n} clips`),
   save: 'Save as a list',
   read: 'Read a list',

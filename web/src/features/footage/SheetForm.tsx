@@ -3,7 +3,7 @@ import { useId, useState, type FormEvent } from 'react';
 import { Action, Choice, Labelled, Ruled, Subheading, FormActions } from '../../design/index.js';
 import { useLibrary } from '../library/index.js';
 import { FOOTAGE_TEXT as T, SETTING_WORDS } from './footage.text.js';
-import { sheetProblems, type Sheet, type SheetProblem } from './sheet.js';
+import { notAgreed, sheetProblems, type Sheet, type SheetProblem } from './sheet.js';
 
 type Props = {
   readonly title: string;
@@ -37,6 +37,7 @@ export const SheetForm = ({
   const { persons } = useLibrary();
   const problems = tried ? sheetProblems(sheet) : [];
   const problem = (field: SheetProblem['field']): string | undefined => problems.find((p) => p.field === field)?.why;
+  const missing = notAgreed(sheet, persons);
   const set = (change: Partial<Sheet>): void => setSheet((before) => ({ ...before, ...change }));
   const go = (event: FormEvent): void => {
     event.preventDefault();
@@ -189,6 +190,23 @@ export const SheetForm = ({
             onChange={(audience) => set({ audience })}
           />
         </Flex>
+        {missing.length > 0 && (
+          <Box borderLeftWidth="3px" borderColor="caution" paddingLeft="3" marginBottom="5" data-testid="consent">
+            <Box marginBottom="1">{T.notShown(missing.map(({ name }) => name))}</Box>
+            {missing.map(({ who, name }) => (
+              <Box as="label" key={who} display="flex" gap="2" alignItems="center" cursor="pointer">
+                <input
+                  type="checkbox"
+                  checked={sheet.agreed.includes(who)}
+                  onChange={(e) =>
+                    set({ agreed: [...sheet.agreed.filter((w) => w !== who), ...(e.target.checked ? [who] : [])] })
+                  }
+                />
+                {T.hasAgreed(name)}
+              </Box>
+            ))}
+          </Box>
+        )}
         <Labelled label={T.context}>
           <Ruled
             name="context"

@@ -16,7 +16,7 @@ import { Plus } from 'lucide-react';
 import { useMemo, useRef, useState, type DragEvent } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { Action, Heading, ProfileMark, Subheading } from '../../design/index.js';
-import { useClipViews, useLibrary, useMayWrite, useWords } from '../library/index.js';
+import { NOTHING_FOR_STUDENTS, useClipViews, useLibrary, useMayWrite, useWords } from '../library/index.js';
 import { useEdit } from '../replica/index.js';
 import { useMeQuery } from '../server/index.js';
 import { ToBin } from '../bin/index.js';
@@ -152,6 +152,9 @@ const PartOfFile = (): React.JSX.Element | null => {
   );
 };
 
+/** Behind every day. */
+const UNDATED = '9999';
+
 /** All footage of the academy. Files can be dropped anywhere on it. */
 export const Shelf = (): React.JSX.Element => {
   const library = useLibrary();
@@ -179,7 +182,8 @@ export const Shelf = (): React.JSX.Element => {
   };
   const doubts = useMemo(() => library.attempts.reduce((n, a) => n + a.doubts.length, 0), [library.attempts]);
   const pieces = [...library.footage].sort(
-    (a, b) => (b.date ?? '').localeCompare(a.date ?? '') || (a.id < b.id ? -1 : 1),
+    // what has no date yet is what came last: ids grow with time
+    (a, b) => (b.date ?? UNDATED).localeCompare(a.date ?? UNDATED) || (a.id < b.id ? 1 : -1),
   );
   return (
     <Box
@@ -229,7 +233,7 @@ export const Shelf = (): React.JSX.Element => {
           <Subheading marginTop="8" marginBottom="2" fontSize="24px">
             {T.emptyTitle}
           </Subheading>
-          <Box color="inkSoft">{mayWrite ? T.empty : T.emptyForStudents}</Box>
+          <Box color="inkSoft">{mayWrite ? T.empty : NOTHING_FOR_STUDENTS}</Box>
         </Box>
       ) : (
         <Box as="ul" listStyleType="none" maxWidth="1120px" borderTopWidth="1px">
@@ -284,6 +288,12 @@ export const Shelf = (): React.JSX.Element => {
                       id: footage.id,
                       changes: { ...fields, athleteA, athleteB },
                     });
+                    for (const who of sheet.agreed)
+                      edit({
+                        kind: 'person',
+                        id: (who === 'first' ? athleteA : athleteB).id,
+                        changes: { shownTo: 'academy' },
+                      });
                     setEditing(null);
                   }}
                 />

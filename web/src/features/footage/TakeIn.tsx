@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { v7 as newId } from 'uuid';
 import { failureText, useLibrary, useOwn } from '../library/index.js';
+import { useEdit } from '../replica/index.js';
 import { useMeQuery, useNewFootageMutation } from '../server/index.js';
 import { FOOTAGE_TEXT as T } from './footage.text.js';
 import { athleteRef, fieldsOf, sheetForFile, type Sheet } from './sheet.js';
@@ -24,9 +25,11 @@ export const TakeIn = ({ fileId, fileName, isTaken, stretch, onDone, children }:
   const [newFootage, { error, isLoading }] = useNewFootageMutation();
   const { persons } = useLibrary();
   const navigate = useNavigate();
+  const edit = useEdit();
   const account = useMeQuery().data?.account.id ?? '';
   const [logged, setLogged] = useOwn<Sheet['logged']>(`odograph.logged.${account}`, '');
   const keep = async (sheet: Sheet): Promise<void> => {
+    const [athleteA, athleteB] = [athleteRef(sheet.first, persons), athleteRef(sheet.second, persons)];
     const made = await newFootage({
       editId: ids.edit,
       id: ids.footage,
@@ -39,9 +42,12 @@ export const TakeIn = ({ fileId, fileName, isTaken, stretch, onDone, children }:
       counted: true,
       clock: [],
       spans: [],
-      athleteA: athleteRef(sheet.first, persons),
-      athleteB: athleteRef(sheet.second, persons),
+      athleteA,
+      athleteB,
     });
+    if (!made.error)
+      for (const who of sheet.agreed)
+        edit({ kind: 'person', id: (who === 'first' ? athleteA : athleteB).id, changes: { shownTo: 'academy' } });
     setLogged(sheet.logged);
     if (!made.error) await navigate(`/break-down/${ids.footage}`);
   };

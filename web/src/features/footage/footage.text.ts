@@ -14,8 +14,6 @@ export const FOOTAGE_TEXT = {
   emptyTitle: 'No footage yet',
   empty:
     'Everything starts with a match, a round or a demonstration on video. Drop a video here, say who is who, and break it down.',
-  emptyForStudents:
-    'Nothing here may be shown to the whole academy yet. Your coaches set that for each person on the footage.',
   doubts: (n: number): string => (n === 1 ? '1 doubt to settle' : `${n} doubts to settle`),
   toBin: 'Move to bin',
   coming: 'Coming in',
@@ -67,6 +65,10 @@ export const FOOTAGE_TEXT = {
   place: 'Place',
   surroundings: 'Around the mat',
   audience: 'Who may see it',
+  notShown: (names: readonly string[]): string =>
+    `Students can’t see it yet: nobody has said that ${names.join(' and ')} agreed to be shown.`,
+  hasAgreed: (name: string): string =>
+    `${name} has agreed to be shown to the academy (for a minor, their guardians have)`,
   context: 'Anything that skews the numbers',
   contextHint: 'an injury, a handicap, a round begun from a position',
   consent: 'Only film people who’ve agreed to it; for minors, their guardians decide.',

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { libraryWith } from '../../../test/library.js';
-import { athleteRef, fieldsOf, sheetForFile, sheetProblems } from './sheet.js';
+import { athleteRef, fieldsOf, notAgreed, sheetForFile, sheetProblems } from './sheet.js';
 
 const persons = [{ ...libraryWith([]).persons[0]!, id: 'p1' }];
 
@@ -17,6 +17,18 @@ describe('the footage sheet', () => {
       { field: 'second', why: 'must be somebody else' },
     ]);
     expect(sheetProblems({ ...sheet, title: 'x', first: 'Bo', second: 'Ina' })).toEqual([]);
+  });
+
+  test('when it is for the academy, whoever has not agreed to be shown should be told, known or new', () => {
+    const sheet = { ...sheetForFile('x.mp4'), first: 'orla venn', second: 'Somebody New' };
+    const [orla] = persons;
+    const who = (shownTo: 'academy' | 'coaches' | null, audience: 'academy' | 'coaches' = 'academy'): unknown =>
+      notAgreed({ ...sheet, audience }, [{ ...orla!, shownTo }]).map((n) => n.who);
+    expect(who(null)).toEqual(['first', 'second']);
+    expect(who('coaches')).toEqual(['first', 'second']);
+    expect(who('academy')).toEqual(['second']);
+    expect(who(null, 'coaches')).toEqual([]);
+    expect(notAgreed(sheetForFile('x.mp4'), persons)).toEqual([]);
   });
 
   test('when a name is known, the person should be taken; otherwise a new one be made', () => {

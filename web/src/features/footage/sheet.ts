@@ -1,4 +1,4 @@
-import type { Footage, Library, Setting } from '@odograph/core';
+import { isForAcademy, type Footage, type Library, type Setting } from '@odograph/core';
 import type { AthleteRef, FootageFields } from '@odograph/core/contract';
 import { v7 as newId } from 'uuid';
 
@@ -20,6 +20,9 @@ export type Sheet = {
   readonly surroundings: 'open' | 'edge' | 'wall' | '';
   readonly context: string;
   readonly audience: Footage['audience'];
+  /** Who of the two has agreed, as whoever fills in the sheet says now, to be shown to the academy. */ readonly agreed: readonly (
+    'first' | 'second'
+  )[];
 };
 
 /** A fresh sheet for a file: its name, without the ending, as the title. */
@@ -42,6 +45,7 @@ export const sheetForFile = (fileName: string, logged: Sheet['logged'] = ''): Sh
   surroundings: '',
   context: '',
   audience: 'academy',
+  agreed: [],
 });
 
 export const sheetOf = (footage: Footage, persons: Library['persons']): Sheet => {
@@ -63,6 +67,7 @@ export const sheetOf = (footage: Footage, persons: Library['persons']): Sheet =>
     surroundings: footage.surroundings ?? '',
     context,
     audience,
+    agreed: [],
   };
 };
 
@@ -78,6 +83,19 @@ export const sheetProblems = (sheet: Sheet): readonly SheetProblem[] => {
     problems.push({ field: 'second', why: 'must be somebody else' });
   return problems;
 };
+
+/** Who on the sheet nobody has said of yet that students may see them, though it is for the academy: until then students don't see it. */
+export const notAgreed = (
+  sheet: Sheet,
+  persons: Library['persons'],
+): readonly { readonly who: 'first' | 'second'; readonly name: string }[] =>
+  sheet.audience === 'coaches'
+    ? []
+    : (['first', 'second'] as const).flatMap((who) => {
+        const name = sheet[who].trim();
+        const known = persons.find((p) => p.name.toLowerCase() === name.toLowerCase());
+        return name && !isForAcademy(known) ? [{ who, name }] : [];
+      });
 
 /** A person by name: one of the academy where the name is known, otherwise a new one. */
 export const athleteRef = (name: string, persons: Library['persons']): AthleteRef => {

@@ -4,7 +4,7 @@ import { useDeferredValue, useMemo, useState } from 'react';
 import { useSelector } from 'react-redux';
 import { Link, useSearchParams } from 'react-router';
 import { Action, Choice, Heading, useSize } from '../../design/index.js';
-import { useWords } from '../library/index.js';
+import { NOTHING_FOR_STUDENTS, useMayWrite, useWords } from '../library/index.js';
 import type { MapLine } from '../../workers/map.protocol.js';
 import type { MapState } from './map.listener.js';
 import { MAP_TEXT as T } from './map.text.js';
@@ -23,6 +23,7 @@ const MOST_ON_SLIDER = 96;
 const SHEET = 372;
 
 export const MapScreen = (): React.JSX.Element => {
+  const mayWrite = useMayWrite();
   // drawn in slices: a large picture must not hold up a hand on the page
   const picture = useDeferredValue(useMapPicture());
   const failed = useSelector((state: MapState) => state.map.failed);
@@ -83,10 +84,12 @@ export const MapScreen = (): React.JSX.Element => {
     return (
       <Box padding="8" maxWidth="620px">
         <Heading marginBottom="3">{T.title}</Heading>
-        <Box marginBottom="5">{T.empty}</Box>
-        <Action asChild tone="next">
-          <Link to="/break-down">{T.toBench}</Link>
-        </Action>
+        <Box marginBottom="5">{mayWrite ? T.empty : NOTHING_FOR_STUDENTS}</Box>
+        {mayWrite && (
+          <Action asChild tone="next">
+            <Link to="/break-down">{T.toBench}</Link>
+          </Action>
+        )}
       </Box>
     );
   const { totals } = picture;

@@ -3,7 +3,7 @@ import { Play } from 'lucide-react';
 import { Link } from 'react-router';
 import type { MapPicture } from '../../workers/map.protocol.js';
 import { Action, Subheading } from '../../design/index.js';
-import { useLibrary } from '../library/index.js';
+import { useLibrary, useMayWrite } from '../library/index.js';
 import { shownRoute } from './keptRoute.js';
 import { ROUTES_TEXT as T } from './routes.text.js';
 import { RouteSpark } from './RouteSpark.js';
@@ -11,6 +11,7 @@ import { RouteSpark } from './RouteSpark.js';
 /** The routes that are kept, each with the line it climbs. */
 export const KeptRoutes = ({ picture }: { readonly picture: MapPicture | null }): React.JSX.Element => {
   const { routes } = useLibrary();
+  const mayWrite = useMayWrite();
   const sorted = [...routes].sort((a, b) => a.name.localeCompare(b.name) || (a.id < b.id ? -1 : 1));
   return (
     <Box as="section" aria-label={T.kept} marginBottom="8">
@@ -19,7 +20,7 @@ export const KeptRoutes = ({ picture }: { readonly picture: MapPicture | null })
       </Subheading>
       {sorted.length === 0 ? (
         <Box color="inkSoft" maxWidth="620px">
-          {T.nothingKept}
+          {mayWrite ? T.nothingKept : T.nothingKeptForStudents}
         </Box>
       ) : (
         <Box as="ul" listStyleType="none" borderTopWidth="1px">

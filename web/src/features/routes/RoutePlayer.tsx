@@ -12,7 +12,7 @@ import {
   evidenceText,
   useSize,
 } from '../../design/index.js';
-import { useClipViews, useWords, type ClipView } from '../library/index.js';
+import { useClipViews, useRole, useWords, type ClipView } from '../library/index.js';
 import { FrameVideo, usePlayer } from '../player/index.js';
 import { clipOfShown } from './clipOfShown.js';
 import type { ShownStep } from './keptRoute.js';
@@ -103,6 +103,7 @@ const StepSheet = ({
 export const RoutePlayer = (): React.JSX.Element => {
   const words = useWords();
   const views = useClipViews();
+  const role = useRole();
   const { route, name, back, picture, isLooking } = useRouteInHand();
   const [search, setSearch] = useSearchParams();
   const [ref, size] = useSize({ width: 1280, height: 190 });
@@ -152,7 +153,13 @@ export const RoutePlayer = (): React.JSX.Element => {
     <Flex direction="column" height="100%" minHeight="0">
       <Flex flex="1" minHeight="240px">
         <Box flex="1" minWidth="0" position="relative" background="#000">
-          {view && <Screen key={`${at} ${view.clip.id}`} view={view} />}
+          {view ? (
+            <Screen key={`${at} ${view.clip.id}`} view={view} />
+          ) : (
+            <Flex height="100%" align="center" justify="center" padding="8" color="#f4efe4" role="status">
+              {role === 'student' ? T.notForYou : T.noClip}
+            </Flex>
+          )}
           {isOver && (
             <Flex
               position="absolute"

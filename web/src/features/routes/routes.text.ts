@@ -22,6 +22,9 @@ export const ROUTES_TEXT = {
   clip: 'Shown by',
   mostTelling: 'the most telling clip',
   noClip: 'No clip shows this step yet.',
+  notForYou:
+    'There’s no clip of this step that may be shown to students. Your coaches decide that for each person on it.',
+  nothingKeptForStudents: 'None yet. Your coaches keep routes here to teach from.',
   notOnMap: 'Nothing on the map shows this step any more; the step stays.',
   gone: 'There’s no such route. It may be in the bin.',
   computing: 'Reading the map …',
