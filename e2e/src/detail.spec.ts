@@ -96,6 +96,21 @@ test('when a hold is set on the body board by keys, it should be kept with all t
   await noFaults(page);
   await page.keyboard.press('Escape');
   await expect(board).toHaveCount(0);
+  // opened by the field, it stays when it is clicked; an arm on the chest is an underhook, and each way of holding is one press
+  const { attempt: then } = await inHand(page, running.url);
+  await page.keyboard.press('p');
+  await page.keyboard.press('Tab');
+  await expect(board).toBeVisible();
+  await board.getByRole('button', { name: 'left arm', exact: true }).click();
+  await board.getByRole('button', { name: 'right chest', exact: true }).click();
+  const clicked = async () =>
+    (await inHand(page, running.url)).attempt.controls.filter((c) => !then.controls.some((b) => b.id === c.id));
+  await expect.poll(clicked).toMatchObject([{ limb: 'arm', limbSide: 'left', kind: 'underhook', target: 'underarm' }]);
+  await board.getByRole('button', { name: 'frame', exact: true }).click();
+  await expect.poll(clicked).toMatchObject([{ limb: 'arm', kind: 'frame' }]);
+  await board.getByRole('button', { name: 'off', exact: true }).click();
+  await expect.poll(clicked).toEqual([]);
+  await page.keyboard.press('Escape');
   // the same hand in two places
   await page.keyboard.press('p');
   await page.keyboard.press('Tab');

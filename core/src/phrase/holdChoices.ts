@@ -47,6 +47,23 @@ const canBe = (kind: ControlKind, limb: Limb, target: TargetWord): boolean => {
   return kind === plainKind(limb, target) || (kind === 'frame' && limb !== 'hips' && target.key !== 'mat');
 };
 
+/** What each limb mostly does, most often first. */
+const MOSTLY: Readonly<Record<Limb, readonly ControlKind[]>> = {
+  hand: ['grip', 'frame', 'post', 'pin', 'hook'],
+  arm: ['underhook', 'lock', 'frame', 'hook', 'pin'],
+  foot: ['hook', 'post', 'frame', 'lock'],
+  leg: ['hook', 'lock', 'frame', 'pin'],
+  knee: ['wedge', 'pin', 'frame'],
+  head: ['wedge', 'post', 'frame'],
+  shoulder: ['pin', 'wedge', 'frame'],
+  hips: ['pin', 'wedge'],
+};
+/** The ways in which a limb can be on a target, in the order in which it mostly is. An underhook is of the arm, under the armpit. */
+export const kindsOf = (limb: Limb, target: Pick<TargetWord, 'key'> | undefined): readonly ControlKind[] => {
+  if (target?.key === 'mat' || target?.key === 'wall') return ['post'];
+  return MOSTLY[limb].filter((kind) => kind !== 'underhook' || target?.key === 'underarm');
+};
+
 /** What hands and feet can do to everything there is a word for: the ground on which the usual holds stand. */
 const everyHold = (words: Words): readonly Hold[] => {
   const sides: readonly (Side | null)[] = ['right', 'left', null];

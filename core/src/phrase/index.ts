@@ -9,7 +9,7 @@ export {
   reasonChoices,
   resultChoices,
 } from './choices.js';
-export { holdFinder, holdName, plainKind, type FoundHold } from './holdChoices.js';
+export { holdFinder, holdName, kindsOf, plainKind, type FoundHold } from './holdChoices.js';
 export { Usual } from './usual.js';
 export { likelyWords, wordOfAction } from './likelyWords.js';
 export { lineOf } from './lineOf.js';

@@ -104,6 +104,9 @@ export const Entrance = ({
         <Box fontFamily="heading" fontSize="34px" fontWeight="500" lineHeight="1.15" maxWidth="16em" marginTop="8">
           {T.claim}
         </Box>
+        <Box color="inkSoft" marginTop="3" maxWidth="34em">
+          {T.claimMore}
+        </Box>
       </Flex>
       <Flex flex="1" direction="column" justifyContent="center" padding="12" maxWidth="560px">
         <Box fontFamily="heading" fontSize="22px" fontWeight="600" color="us" marginBottom="10">

@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { Link, useNavigate, useSearchParams } from 'react-router';
+import { Link, Navigate, useNavigate, useSearchParams } from 'react-router';
+import { useMeQuery } from '../server/index.js';
 import { useSignInMutation } from './accounts.api.js';
 import { ACCOUNTS_TEXT as T } from './accounts.text.js';
 import { EmailField, Entrance, PasswordField } from './Entrance.js';
@@ -13,9 +14,12 @@ export const SignIn = (): React.JSX.Element => {
   const navigate = useNavigate();
   const [asked] = useSearchParams();
   const next = asked.get('next');
+  const { data: me } = useMeQuery();
+  const onward = isOwnAddress(next) ? next : '/footage';
+  if (me && !asked.has('ended')) return <Navigate to={onward} replace />;
   const submit = async (): Promise<void> => {
     const answer = await signIn({ email, password });
-    if (!answer.error) await navigate(isOwnAddress(next) ? next : '/footage', { replace: true });
+    if (!answer.error) await navigate(onward, { replace: true });
   };
   return (
     <Entrance

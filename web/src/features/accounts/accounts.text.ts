@@ -3,7 +3,8 @@ export const PASSWORD_LEAST = 12;
 
 export const ACCOUNTS_TEXT = {
   product: 'Odograph',
-  claim: 'The map is never drawn by hand. It’s drawn by what was seen to happen.',
+  claim: 'Clip techniques from footage. See what really works, for whom, and against what. Teach from that.',
+  claimMore: 'The map of your game is never drawn by hand: it’s drawn by what was seen to happen.',
   title: 'Sign in',
   ended:
     'Your session has ended: it was ended on another device, your password was changed, or you were removed from the academy. Anything that isn’t saved yet is kept in this browser until you sign in again.',

@@ -10,6 +10,7 @@ import { SPEEDS, usePlayer } from '../player/index.js';
 import { BENCH_TEXT as T } from './bench.text.js';
 import { OwnKeysHere } from './Caps.js';
 import { hintsNow } from './hintsNow.js';
+import { BoardHere } from './BoardHere.js';
 import { ClipsHere } from './ClipsHere.js';
 import { CourseLine } from './CourseLine.js';
 import { KeyHints } from './KeyHints.js';
@@ -225,22 +226,23 @@ export const BenchTable = ({
       >
         <Flex flex="1" minHeight="240px">
           <Box flex="1" minWidth="0" position="relative">
-            <PictureHere
-              bench={bench}
-              handle={handle}
-              clock={clock}
-              overlay={overlay}
-              isMirrored={isMirrored}
-              boardOf={selected && mayWrite && (board || isGripping) ? selected : undefined}
-              isBoardAsked={board}
-              now={now}
-              onBoardLeft={() => {
-                setBoard(false);
-                toPicture();
-              }}
-            />
+            <PictureHere bench={bench} handle={handle} clock={clock} overlay={overlay} isMirrored={isMirrored} />
           </Box>
-          <Box width="400px" flexShrink="0" minHeight="0">
+          <Flex direction="column" width="400px" flexShrink="0" minHeight="0">
+            {selected && mayWrite && (board || isGripping) && (
+              <BoardHere
+                view={selected}
+                handle={handle}
+                now={now}
+                isMirrored={isMirrored}
+                isAsked={board}
+                onTaken={() => setBoard(true)}
+                onLeave={() => {
+                  setBoard(false);
+                  toPicture();
+                }}
+              />
+            )}
             {sheet.isOpen ? (
               <KeySheet own={sheet.own} onOwn={sheet.onOwn} onLeave={sheet.onLeave} />
             ) : table ? (
@@ -263,7 +265,7 @@ export const BenchTable = ({
             ) : (
               <Box padding="4">{T.loading}</Box>
             )}
-          </Box>
+          </Flex>
         </Flex>
         {leaving !== null && leaving === selectedId && (
           <ToBin

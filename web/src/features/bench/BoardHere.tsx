@@ -4,13 +4,14 @@ import { usePlayerState, type PlayerHandle } from '../player/index.js';
 import { BodyBoard } from './BodyBoard.js';
 import { useSaying } from './saying.js';
 
-/** The body board over a lower corner of the picture, for the attempt in hand. Its instants are those of the frame that is shown. */
+/** The body board, above the list, for the attempt in hand. Its instants are those of the frame that is shown. */
 export const BoardHere = ({
   view,
   handle,
   now,
   isMirrored,
   isAsked,
+  onTaken,
   onLeave,
 }: {
   readonly view: ClipView;
@@ -18,6 +19,7 @@ export const BoardHere = ({
   readonly now: () => Instant | undefined;
   readonly isMirrored: boolean;
   /** Opened by its key, so that it takes the hand; otherwise it shows what is being typed. */ readonly isAsked: boolean;
+  readonly onTaken: () => void;
   readonly onLeave: () => void;
 }): React.JSX.Element => {
   const words = useWords(view.footage.id);
@@ -37,6 +39,7 @@ export const BoardHere = ({
       now={at}
       codeOf={(f) => (handle.table ? timecode(handle.table, f) : String(f))}
       isAsked={isAsked}
+      onTaken={onTaken}
       onLeave={onLeave}
     />
   );

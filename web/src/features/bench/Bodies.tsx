@@ -25,6 +25,22 @@ const Dot = chakra('button', {
     cursor: 'pointer',
     _hover: { background: 'inHandSoft', borderColor: 'inHand', opacity: 1 },
     _focusVisible: { background: 'inHandSoft', borderColor: 'inHand', opacity: 1 },
+    // its name, on pointing and on focus
+    '&:hover::after, &:focus-visible::after': {
+      content: 'attr(aria-label)',
+      position: 'absolute',
+      top: '24px',
+      left: '50%',
+      transform: 'translateX(-50%)',
+      whiteSpace: 'nowrap',
+      background: 'ink',
+      color: 'ground',
+      paddingInline: '5px',
+      fontSize: '13px',
+      lineHeight: '19px',
+      zIndex: 2,
+      pointerEvents: 'none',
+    },
   },
 });
 
@@ -135,14 +151,7 @@ export const Bodies = ({
         named(whose).map(({ name, part, side, onPress }) => {
           const { x, y } = place(whose, part, side);
           return (
-            <Dot
-              key={`${whose} ${name}`}
-              type="button"
-              aria-label={name}
-              title={name}
-              style={{ left: x, top: y }}
-              onClick={onPress}
-            >
+            <Dot key={`${whose} ${name}`} type="button" aria-label={name} style={{ left: x, top: y }} onClick={onPress}>
               {side && SIDE_LETTERS[side]}
             </Dot>
           );

@@ -1,7 +1,6 @@
 import { Box, Flex, chakra } from '@chakra-ui/react';
 import {
   BARE_HOLD,
-  CONTROL_KINDS,
   HOLD_DEPTHS,
   THUMBS,
   handedOver,
@@ -9,7 +8,7 @@ import {
   holdName,
   isHeldAt,
   limbsOn,
-  plainKind,
+  kindsOf,
   sayControl,
   type Attempt,
   type Control,
@@ -49,6 +48,7 @@ type Props = {
   readonly now: () => Instant;
   readonly codeOf: (frame: number) => string;
   /** It takes the hand when it opens. */ readonly isAsked: boolean;
+  /** It is worked on by pointer: it stays until it is left. */ readonly onTaken: () => void;
   readonly onLeave: () => void;
 };
 
@@ -85,7 +85,7 @@ const useLetters = (onLeave: () => void) => {
  * letters of what stands on the buttons.
  */
 export const BodyBoard = (props: Props): React.JSX.Element => {
-  const { attempt, footage, athletes, words, change, frame, now, codeOf, isAsked, onLeave } = props;
+  const { attempt, footage, athletes, words, change, frame, now, codeOf, isAsked, onTaken, onLeave } = props;
   const [limb, setLimb] = useState<LimbOf | null>(null);
   const [pickedId, setPicked] = useState<string | null>(null);
   const root = useRef<HTMLDivElement>(null);
@@ -103,13 +103,14 @@ export const BodyBoard = (props: Props): React.JSX.Element => {
   const hold = (owner: Control['targetOwner'], zone: Zone | null, targetKey: string): void => {
     const target = words.target(targetKey);
     if (!limb || !target) return;
+    const by = target.key === 'underarm' && limb.limb === 'hand' ? 'arm' : limb.limb;
     const made: Control = {
       ...BARE_HOLD,
       id: newId(),
       holder: limb.holder,
-      limb: target.key === 'underarm' && limb.limb === 'hand' ? 'arm' : limb.limb,
+      limb: by,
       limbSide: limb.side,
-      kind: plainKind(limb.limb, target),
+      kind: kindsOf(by, target)[0]!,
       target: target.key,
       targetOwner: owner,
       targetSide: target.sided ? (zone?.side ?? null) : null,
@@ -127,7 +128,7 @@ export const BodyBoard = (props: Props): React.JSX.Element => {
   }));
   const instead =
     picked && picked.targetOwner !== 'mat' && picked.targetOwner !== 'wall'
-      ? targetsOf(zoneOf(picked.target), words, footage.gi)
+      ? targetsOf(zoneOf(picked.target), words, footage.gi, picked.limb)
       : [];
   return (
     <Box
@@ -137,16 +138,13 @@ export const BodyBoard = (props: Props): React.JSX.Element => {
       data-testid="board"
       tabIndex={-1}
       outline="none"
-      position="absolute"
-      left="0"
-      bottom="0"
-      width="368px"
-      maxHeight="100%"
+      onPointerDownCapture={onTaken}
+      flexShrink="0"
+      maxHeight="84%"
       overflowY="auto"
       padding="2"
       background="raised"
-      borderTopWidth="1px"
-      borderRightWidth="1px"
+      borderBottomWidth="1px"
       borderColor="field"
       fontFamily="heading"
       fontSize="15px"
@@ -168,7 +166,9 @@ export const BodyBoard = (props: Props): React.JSX.Element => {
         limb={limb}
         facing={(attempt.state && words.position(attempt.state.position)?.facing) ?? 'facing'}
         onLimb={setLimb}
-        onZone={(owner, zone) => hold(owner, zone, targetsOf(zone.name, words, footage.gi)[0] ?? 'waist')}
+        onZone={(owner, zone) =>
+          hold(owner, zone, targetsOf(zone.name, words, footage.gi, limb?.limb ?? 'hand')[0] ?? 'waist')
+        }
       />
       <Box color="inkSoft" minHeight="24px">
         {limb ? (
@@ -217,9 +217,11 @@ export const BodyBoard = (props: Props): React.JSX.Element => {
                 {words.name('target', key)}
               </Press>
             ))}
-          <Press type="button" onClick={() => alter({ kind: turnOf(CONTROL_KINDS, picked.kind)! })}>
-            {T.kind(picked.kind)}
-          </Press>
+          {kindsOf(picked.limb, words.target(picked.target)).map((kind) => (
+            <Press key={kind} type="button" aria-pressed={kind === picked.kind} onClick={() => alter({ kind })}>
+              {kind}
+            </Press>
+          ))}
           <Press
             type="button"
             aria-pressed={picked.depth !== null}

@@ -109,6 +109,8 @@ export const MarkLine = ({
         <PhraseLine
           key={mark.moment.id}
           start=""
+          draftOf={mark.moment.id}
+          base=""
           words={words}
           context={context}
           athletes={athletes}

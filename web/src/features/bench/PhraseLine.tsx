@@ -10,6 +10,7 @@ import {
 } from '@odograph/core';
 import { useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import { LINE_TEXT as T } from './bench.text.js';
+import { forgetDraft, useLineDraft } from './lineDraft.js';
 import { AlsoSaid, TeachWord } from './TeachWord.js';
 
 const Line = chakra('input', {
@@ -85,6 +86,9 @@ const withChoices = (reading: PhraseReading, chosen: ReadonlyMap<number, number>
 
 type Props = {
   /** What was typed before it became a line, and what is said already. */ readonly start: string;
+  /** Of what it is the line: one that was begun and not kept is there again after a reload, as long as `base` (what is said already) is the same. */
+  readonly draftOf: string;
+  readonly base: string;
   readonly words: Words;
   readonly context: PhraseContext;
   readonly athletes: Readonly<Record<'a' | 'b', string>>;
@@ -108,8 +112,8 @@ type Props = {
  * and choose among close readings, F2 says what an unknown word is.
  */
 export const PhraseLine = (props: Props): React.JSX.Element => {
-  const { start, words, context, athletes, stays, proposal, onKeep, onLeave } = props;
-  const [text, setText] = useState(start);
+  const { start, draftOf, base, words, context, athletes, stays, proposal, onKeep, onLeave } = props;
+  const [text, setText] = useLineDraft(draftOf, base, start);
   const [chosen, setChosen] = useState<ReadonlyMap<number, number>>(new Map());
   const [teaching, setTeaching] = useState<{ readonly typed: string; readonly at: number } | null>(null);
   const [learned, setLearned] = useState<{ readonly typed: string; readonly name: string } | null>(null);
@@ -134,9 +138,11 @@ export const PhraseLine = (props: Props): React.JSX.Element => {
     const caret = event.currentTarget.selectionStart ?? text.length;
     if (event.key === 'Escape') {
       event.stopPropagation();
+      forgetDraft(draftOf);
       onLeave();
     } else if (event.key === 'Enter') {
       event.preventDefault();
+      forgetDraft(draftOf);
       if (text.trim()) onKeep(reading, text, event.ctrlKey || event.metaKey);
       else onLeave();
     } else if (event.key === 'F2' && unknown.length) {

@@ -74,6 +74,25 @@ describe('an attempt in one line', () => {
   afterEach(() => {
     cleanup();
     forget();
+    sessionStorage.clear();
+  });
+
+  test('when the page is loaded anew in the middle of a line, it should stand there again, unless it was kept or left', async () => {
+    const begun = await show(attemptWith('1'));
+    await begun.user.type(begun.line, 'half top, knee sl');
+    cleanup();
+    forget();
+    const again = await show(attemptWith('1'));
+    expect(again.line.value).toBe('half top, knee sl');
+    await again.user.type(again.line, 'ice, side{Enter}');
+    cleanup();
+    forget();
+    const after = await show(attemptWith('1'));
+    expect(after.line.value).toBe('');
+    await after.user.type(after.line, 'mount{Escape}');
+    cleanup();
+    forget();
+    expect((await show(attemptWith('1'))).line.value).toBe('');
   });
 
   test('when it is told already, it should stand in the line, and what is taken out there be taken out', async () => {

@@ -84,6 +84,8 @@ export const WholeLine = ({
     <Box minHeight="64px" paddingInline="4" paddingBlock="1.5" borderTopWidth="1px">
       <PhraseLine
         start={opened.text ? `${opened.text}; ${start}` : start}
+        draftOf={attempt.id}
+        base={opened.text}
         words={words}
         context={context}
         athletes={athletes}

@@ -81,7 +81,6 @@ export const BOARD_TEXT = {
   on: (hands: number, feet: number): string => `hands ${hands} of 2, feet ${feet} of 2`,
   holds: (limb: string, name: string): string => `${name}, ${limb}: what does it hold? Esc cancels.`,
   empty: 'Pick a limb, then what it holds. Typing takes you to a button.',
-  kind: (kind: string): string => `kind: ${kind}`,
   depth: 'how deep',
   thumb: 'thumb',
   thumbIs: (thumb: string): string => `thumb ${thumb}`,

@@ -63,9 +63,14 @@ export const pointOf = (part: string, side: Side | null, isTurned: boolean): Poi
 export const zoneOf = (target: string): string =>
   Object.entries(ZONES).find(([, targets]) => targets.includes(target))?.[0] ?? 'trunk';
 
-/** The targets of a part that can be held: cloth only where it is worn. */
-export const targetsOf = (zone: string, words: Words, gi: boolean): readonly string[] =>
-  (ZONES[zone] ?? []).filter((key) => {
+/** What an arm finds on the chest and at the shoulder before all else: the armpit that it goes under. */
+const UNDER_ARM: ReadonlySet<string> = new Set(['chest', 'shoulder']);
+/** The targets of a part that a limb can hold, the likeliest first: cloth only where it is worn, and only by hands. */
+export const targetsOf = (zone: string, words: Words, gi: boolean, limb: Limb): readonly string[] => {
+  const isArm = limb === 'arm' && UNDER_ARM.has(zone);
+  const all = new Set([...(isArm ? ['underarm'] : []), ...(ZONES[zone] ?? [])]);
+  return [...all].filter((key) => {
     const word = words.target(key);
-    return word !== undefined && (gi || !word.cloth);
+    return word !== undefined && (!word.cloth || (gi && limb === 'hand'));
   });
+};

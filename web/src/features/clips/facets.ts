@@ -29,7 +29,27 @@ export type Facet = {
 const withParent = (place: PlaceId | undefined, words: Words): readonly string[] =>
   place === undefined ? [] : [...new Set([place, foldPlace(place, words)])];
 
+/** A position whichever side one is on, and any submission won or lost. */
+const ANY_SIDE = 'any side: ';
+const ANY_TAP: Readonly<Record<string, readonly string[]>> = {
+  'any won': ['any submission', 'submission', 'tap', 'they tap', 'finish', 'sub'],
+  'any lost': ['any submission lost', 'tapped', 'lost by submission'],
+};
+const widerThan = (places: readonly string[]): readonly string[] => {
+  const wider = places.flatMap((id) => {
+    const place = readPlace(id);
+    if (place?.kind === 'state') return [`${ANY_SIDE}${place.position}`];
+    return place?.kind === 'submission' ? [place.won ? 'any won' : 'any lost'] : [];
+  });
+  return [...places, ...new Set(wider)];
+};
+
 const placeTexts = (value: string, words: Words): readonly string[] => {
+  if (ANY_TAP[value]) return ANY_TAP[value];
+  if (value.startsWith(ANY_SIDE)) {
+    const word = words.position(value.slice(ANY_SIDE.length));
+    return [`${word?.name ?? value}, either side`, ...(word?.aliases ?? [])];
+  }
   const place = readPlace(value);
   const name = placeName(value, words);
   if (place?.kind === 'state')
@@ -76,7 +96,7 @@ const LIST = [
     label: 'Position',
     lead: 'from',
     any: 'any position',
-    valuesOf: (v, words) => withParent(v.from, words),
+    valuesOf: (v, words) => widerThan(withParent(v.from, words)),
     textsOf: placeTexts,
   },
   {
@@ -100,7 +120,7 @@ const LIST = [
     label: 'Finish',
     lead: 'ending in',
     any: 'anywhere',
-    valuesOf: (v, words) => withParent(v.to, words),
+    valuesOf: (v, words) => widerThan(withParent(v.to, words)),
     textsOf: placeTexts,
   },
   {

@@ -73,6 +73,9 @@ describe('which clips are shown', () => {
     [{ from: 'mount/top', entry: 'overhead-sweep' }, ''],
     [{ from: 'open-guard/bottom' }, '1'],
     [{ finish: 'won:straight-armlock' }, '2'],
+    [{ finish: 'any won' }, '2'],
+    [{ finish: 'any lost' }, ''],
+    [{ from: 'any side: mount' }, '2 3'],
     [{ cloth: 'cloth' }, '1 3'],
     [{ reaction: 'posts' }, '1'],
     [{ result: 'failed' }, '2'],
@@ -99,6 +102,13 @@ describe('which clips are shown', () => {
     expect(shown(filter)).toBe(ids);
   });
 
+  test('when a position is typed without a side, or a tap, that should be among the choices', () => {
+    const textsOf = (key: 'from' | 'finish'): readonly (readonly string[])[] =>
+      facetChoices(views, facetCounts(views, {}, key, words), key, words).map((c) => c.texts);
+    expect(textsOf('from').map(([name]) => name)).toContain('mount, either side');
+    expect(textsOf('finish').find((texts) => texts.includes('tap'))?.[0]).toBe('any submission');
+  });
+
   test('when choices are counted, they should say how many clips they leave, the other parts standing', () => {
     expect(facetCounts(views, { from: 'mount/top' }, 'entry', words)).toEqual(
       new Map([
@@ -121,8 +131,8 @@ describe('which clips are shown', () => {
 
   test.each<[FacetKey, string, string]>([
     ['entry', 'armbar', 'armlock'],
-    ['from', 'montada', 'mount/top'],
-    ['from', 'both sleeves', 'two-sleeve/bottom'],
+    ['from', 'montada', 'any side: mount'],
+    ['from', 'both sleeves', 'any side: two-sleeve'],
     ['grip', 'hand lapel', 'hand grip collar'],
     ['finish', 'juji gatame', 'won:straight-armlock'],
     ['reaction', 'hand to the mat', 'posts'],
