@@ -194,19 +194,27 @@ export class BinRepository {
     entity: Entity,
     where: Record<string, unknown>,
     at: Date,
+    transaction: Transaction,
   ): Promise<readonly string[]> {
     const rows = await this.models[entity].findAll({
       where: { academyId: academy, ...where, deletedAt: at },
       attributes: ['id'],
+      transaction,
     });
     return rows.map((row) => row.get('id') as string);
   }
 
   /** Ids of what is there of one kind. */
-  async there(academy: AcademyId, entity: Entity, where: Record<string, unknown>): Promise<readonly string[]> {
+  async there(
+    academy: AcademyId,
+    entity: Entity,
+    where: Record<string, unknown>,
+    transaction: Transaction | null = null,
+  ): Promise<readonly string[]> {
     const rows = await this.models[entity].findAll({
       where: { academyId: academy, ...where, deletedAt: null },
       attributes: ['id'],
+      transaction,
     });
     return rows.map((row) => row.get('id') as string);
   }

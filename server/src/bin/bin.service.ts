@@ -55,13 +55,13 @@ export class BinService implements OnModuleDestroy {
     return this.remove(session, 'footage', id, editId, async (edit) => {
       const academy = session.academyId;
       await edit.remove('footage', id, baseVersion);
-      const angles = await this.bin.there(academy, 'angle', { footageId: id });
+      const angles = await this.bin.there(academy, 'angle', { footageId: id }, edit.transaction);
       for (const angle of angles) {
-        for (const clip of await this.bin.there(academy, 'clip', { angleId: angle }))
+        for (const clip of await this.bin.there(academy, 'clip', { angleId: angle }, edit.transaction))
           await edit.remove('clip', clip, null);
         await edit.remove('angle', angle, null);
       }
-      for (const attempt of await this.bin.there(academy, 'attempt', { footageId: id }))
+      for (const attempt of await this.bin.there(academy, 'attempt', { footageId: id }, edit.transaction))
         await edit.remove('attempt', attempt, null);
     });
   }
@@ -100,13 +100,13 @@ export class BinService implements OnModuleDestroy {
       await edit.restore(kind, id);
       if (at === null) return;
       if (kind === 'footage') {
-        const angles = await this.bin.wentWith(academy, 'angle', { footageId: id }, at);
+        const angles = await this.bin.wentWith(academy, 'angle', { footageId: id }, at, edit.transaction);
         for (const angle of angles) {
           await edit.restore('angle', angle);
-          for (const clip of await this.bin.wentWith(academy, 'clip', { angleId: angle }, at))
+          for (const clip of await this.bin.wentWith(academy, 'clip', { angleId: angle }, at, edit.transaction))
             await edit.restore('clip', clip);
         }
-        for (const attempt of await this.bin.wentWith(academy, 'attempt', { footageId: id }, at))
+        for (const attempt of await this.bin.wentWith(academy, 'attempt', { footageId: id }, at, edit.transaction))
           await edit.restore('attempt', attempt);
       }
       if (kind === 'clip') {

@@ -1,5 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { Op } from 'sequelize';
+import { Op, type Transaction } from 'sequelize';
 import type { AcademyId } from '../database/academyId.js';
 import type { Models } from '../database/models.js';
 import { MODELS } from '../database/tokens.js';
@@ -13,16 +13,23 @@ export class AnglesRepository {
   }
 
   /** How many clips that are cut from an angle, or attempts that are told on it, reach outside of its frames [from, to). */
-  async outside(academyId: AcademyId, angleId: string, from: number, to: number): Promise<number> {
+  async outside(
+    academyId: AcademyId,
+    angleId: string,
+    from: number,
+    to: number,
+    transaction: Transaction | null = null,
+  ): Promise<number> {
     const here = { academyId, angleId, deletedAt: null };
-    const [clips, attempts] = await Promise.all([
-      this.models.clip.count({
-        where: { ...here, [Op.or]: [{ inFrame: { [Op.lt]: from } }, { outFrame: { [Op.gt]: to } }] },
-      }),
-      this.models.attempt.count({
-        where: { ...here, [Op.or]: [{ startFrame: { [Op.lt]: from } }, { endFrame: { [Op.gt]: to } }] },
-      }),
-    ]);
+    // one after the other, as a transaction asks
+    const clips = await this.models.clip.count({
+      where: { ...here, [Op.or]: [{ inFrame: { [Op.lt]: from } }, { outFrame: { [Op.gt]: to } }] },
+      transaction,
+    });
+    const attempts = await this.models.attempt.count({
+      where: { ...here, [Op.or]: [{ startFrame: { [Op.lt]: from } }, { endFrame: { [Op.gt]: to } }] },
+      transaction,
+    });
     return clips + attempts;
   }
 

@@ -1,5 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { BARE_ANGLE, BARE_PERSON, type Angle, type ClockAnchor } from '@odograph/core';
+import { BARE_ANGLE, BARE_PERSON, type Angle, type ClockAnchor, type MediaFile } from '@odograph/core';
 import type {
   AngleEdit,
   AthleteRef,
@@ -70,12 +70,14 @@ export class FootageService {
       const { fromFrame, toFrame } = changes;
       const [from, to] = [fromFrame ?? angle.fromFrame, toFrame ?? angle.toFrame];
       const isCut = fromFrame !== undefined || toFrame !== undefined;
-      if (isCut && (await this.angles.outside(session.academyId, id, from, to)))
+      if (isCut && (await this.angles.outside(session.academyId, id, from, to, edit.transaction)))
         throw invalid(
           fromFrame === undefined ? 'changes.toFrame' : 'changes.fromFrame',
           'would leave clips outside that are cut from this angle',
         );
-      const stretch = isCut ? await this.stretch(session, angle.fileId, from, to, 'changes.') : {};
+      const stretch = isCut
+        ? await this.stretch(session, await edit.require('file', angle.fileId), from, to, 'changes.')
+        : {};
       await edit.update('angle', id, baseVersion, changes, stretch);
     });
     return this.library.changed(session.academyId, touched);
@@ -92,15 +94,14 @@ export class FootageService {
 
   private async stretch(
     session: Session,
-    fileId: string,
+    file: MediaFile,
     fromFrame: number,
     toFrame: number,
     at = '',
   ): Promise<Stretch> {
-    const file = await this.media.require(session.academyId, fileId);
     if (toFrame > file.frames) throw invalid(`${at}toFrame`, `lies outside the file, which has ${file.frames} frames`);
     if (fromFrame >= toFrame) throw invalid(`${at}toFrame`, 'must lie behind fromFrame');
-    const times = await this.media.frameTimes(session.academyId, fileId);
+    const times = await this.media.frameTimes(session.academyId, file.id);
     return { fromFrame, toFrame, fromPts: times.instant(fromFrame).pts, toPts: times.instant(toFrame).pts };
   }
 
@@ -111,8 +112,8 @@ export class FootageService {
     fromFrame: number | null,
     toFrame: number | null,
   ): Promise<Stretch & Pick<Angle, 'fileId'>> {
-    const { frames } = await this.media.require(session.academyId, fileId);
-    return { fileId, ...(await this.stretch(session, fileId, fromFrame ?? 0, toFrame ?? frames)) };
+    const file = await this.media.require(session.academyId, fileId);
+    return { fileId, ...(await this.stretch(session, file, fromFrame ?? 0, toFrame ?? file.frames)) };
   }
 
   async edit(session: Session, id: string, { editId, baseVersion, changes }: FootageEdit): Promise<Changed> {

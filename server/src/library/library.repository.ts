@@ -76,6 +76,7 @@ export class LibraryRepository {
     entity: E,
     ids?: ReadonlySet<string>,
     page?: Page,
+    transaction: Transaction | null = null,
   ): Promise<RowOf[E][]> {
     if (ids?.size === 0) return [];
     // plain rows: models of them would cost more than the question itself
@@ -89,6 +90,7 @@ export class LibraryRepository {
       attributes: ['id', 'version', ...columnNames(entity)],
       order: [['id', 'ASC']],
       raw: true,
+      transaction,
       ...(page ? { limit: page.limit } : {}),
     });
     return (found as Row[]).map((row) => fromRow(entity, row));
@@ -284,7 +286,7 @@ export class LibraryRepository {
     return row?.mark ?? '';
   }
 
-  async wordChanges(academy: AcademyId): Promise<readonly WordChange[]> {
-    return (await this.rows(academy, 'word')).map(asWordChange);
+  async wordChanges(academy: AcademyId, transaction: Transaction | null = null): Promise<readonly WordChange[]> {
+    return (await this.rows(academy, 'word', undefined, undefined, transaction)).map(asWordChange);
   }
 }

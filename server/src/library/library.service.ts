@@ -124,7 +124,7 @@ export class LibraryService {
     const mark = await this.records.wordsMark(academy, transaction);
     const known = this.keptWords.get(academy);
     if (known?.mark === mark) return known.words;
-    const words = wordsOf({ wordChanges: await this.records.wordChanges(academy) });
+    const words = wordsOf({ wordChanges: await this.records.wordChanges(academy, transaction) });
     this.keptWords.delete(academy);
     this.keptWords.set(academy, { mark, words });
     for (const old of [...this.keptWords.keys()].slice(0, -KEPT_WORDS)) this.keptWords.delete(old);

@@ -4,6 +4,7 @@ import type { Changed, NewRoute, Removal, RouteEdit } from '@odograph/core/contr
 import type { Session } from '../accounts/session.js';
 import { BinService } from '../bin/bin.service.js';
 import { ChangesService } from '../changes/changes.service.js';
+import type { Edit } from '../changes/edit.js';
 import { invalid, notFound } from '../errors/refused.js';
 import { LibraryService } from '../library/library.service.js';
 import { RoutesRepository } from './routes.repository.js';
@@ -18,8 +19,8 @@ export class RoutesService {
   ) {}
 
   /** Steps must follow on from each other, say words that are known, and show clips that are there. */
-  private async check({ academyId }: Session, steps: readonly RouteStep[], prefix: string): Promise<void> {
-    const words = await this.library.words(academyId);
+  private async check(edit: Edit, { academyId }: Session, steps: readonly RouteStep[], prefix: string): Promise<void> {
+    const words = await this.library.words(academyId, edit.transaction);
     const isPlace = (id: string, known: Words): boolean => {
       const place = readPlace(id);
       if (place?.kind === 'state') return known.hasRole(place.position, place.role);
@@ -33,21 +34,23 @@ export class RoutesService {
       if (i > 0 && steps[i - 1]!.to !== step.from) throw invalid(`${at}.from`, 'is not where the step before leads');
     }
     const clips = steps.flatMap((s) => s.clipId ?? []);
-    const there = await this.routes.clipsThere(academyId, clips);
+    const there = await this.routes.clipsThere(academyId, clips, edit.transaction);
     const gone = steps.findIndex((s) => s.clipId !== null && !there.has(s.clipId));
     if (gone >= 0) throw invalid(`${prefix}.${gone}.clipId`, 'is no clip of this academy');
   }
 
   async create(session: Session, { editId, id, name, steps }: NewRoute): Promise<Changed> {
-    await this.check(session, steps, 'steps');
-    const touched = await this.changes.edit(session, editId, (edit) => edit.create('route', id, { name, steps }));
+    const touched = await this.changes.edit(session, editId, async (edit) => {
+      await this.check(edit, session, steps, 'steps');
+      await edit.create('route', id, { name, steps });
+    });
     return this.library.changed(session.academyId, touched);
   }
 
   async edit(session: Session, id: string, { editId, baseVersion, changes }: RouteEdit): Promise<Changed> {
     const touched = await this.changes.edit(session, editId, async (edit) => {
       await edit.require('route', id);
-      if (changes.steps) await this.check(session, changes.steps, 'changes.steps');
+      if (changes.steps) await this.check(edit, session, changes.steps, 'changes.steps');
       await edit.update('route', id, baseVersion, changes);
     });
     return this.library.changed(session.academyId, touched);

@@ -49,6 +49,17 @@ describe('kept routes', () => {
     expect((await routeOf(route.id))!.steps[0]).toMatchObject({ cue: 'Hips low', clipId });
   });
 
+  test('when more write at once than there are connections, each should come to its turn: an edit asks nothing beside its own', async () => {
+    // what the words are is asked anew by each first one
+    await coach.ask('POST', '/api/undo', { editId: newId() });
+    const request = (name: string): object => ({ editId: newId(), id: newId(), name, steps: steps() });
+    const many = Array.from({ length: 40 }, (_, i) => coach.ask('POST', '/api/routes', request(`Route ${i}`)));
+    const began = Date.now();
+    expect(new Set((await Promise.all(many)).map(({ status }) => status))).toEqual(new Set([200]));
+    // whoever waits for a connection that is never free gives up after a minute
+    expect(Date.now() - began).toBeLessThan(30_000);
+  });
+
   test('when steps do not follow on, say unknown words or show what is not there, each should be named', async () => {
     const [first, second] = steps() as [object, object];
     const broken: readonly (readonly [object[], string])[] = [
