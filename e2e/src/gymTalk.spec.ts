@@ -2,7 +2,8 @@ import type { Attempt, Library } from '@odograph/core';
 import { expect, libraryOf, openBench, saved, settled, signIn, test, type Page } from './support/test.js';
 import { isThorough } from './support/thorough.js';
 
-test.use({ product: 'phrase' });
+// its clips are made on other footage than what is broken down there
+test.use({ product: 'breakdown' });
 
 const line = (page: Page) => page.getByRole('textbox', { name: 'The whole attempt in one line' });
 
