@@ -187,10 +187,24 @@ test('when the password is wrong or the session over, it should be said, and the
   await page.getByLabel('Password').fill('lanternwood-mat-7');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'mount, top' })).toBeVisible();
+  // whoever is signed in goes on from the sign-in
+  await page.goto(`${running.url}/sign-in?next=${encodeURIComponent('/map?place=mount/top')}`);
+  await expect(page.getByRole('heading', { name: 'mount, top' })).toBeVisible();
   await page.getByRole('button', { name: 'Lanternwood Grappling Room' }).click();
   await page.getByRole('menuitem', { name: 'Sign out' }).click();
   await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();
   expect((await context.request.get(`${running.url}/api/library`)).status()).toBe(401);
+  // and whose session is over finds the form there, whatever the page remembers
+  await signIn(page, running.url);
+  await context.clearCookies();
+  await page.evaluate(() => {
+    history.pushState({}, '', '/sign-in?next=/map');
+    dispatchEvent(new PopStateEvent('popstate'));
+  });
+  await page.getByLabel('Password').fill('lanternwood-mat-7');
+  await page.getByLabel('Email').fill('coach@lanternwood.example');
+  await page.keyboard.press('Enter');
+  await page.waitForURL('**/map');
 });
 
 test('when a key is pressed quickly, every press should count: seven down is the seventh clip', async ({

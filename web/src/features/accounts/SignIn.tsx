@@ -1,6 +1,6 @@
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { Link, Navigate, useNavigate, useSearchParams } from 'react-router';
-import { useMeQuery } from '../server/index.js';
+import { useLazyMeQuery } from '../server/index.js';
 import { useSignInMutation } from './accounts.api.js';
 import { ACCOUNTS_TEXT as T } from './accounts.text.js';
 import { EmailField, Entrance, PasswordField } from './Entrance.js';
@@ -14,9 +14,19 @@ export const SignIn = (): React.JSX.Element => {
   const navigate = useNavigate();
   const [asked] = useSearchParams();
   const next = asked.get('next');
-  const { data: me } = useMeQuery();
   const onward = isOwnAddress(next) ? next : '/footage';
-  if (me && !asked.has('ended')) return <Navigate to={onward} replace />;
+  const [look] = useLazyMeQuery();
+  const [isIn, setIn] = useState(false);
+  useEffect(() => {
+    // asked anew: what is known of a session that is over says nothing
+    look()
+      .unwrap()
+      .then(
+        () => setIn(true),
+        () => undefined,
+      );
+  }, [look]);
+  if (isIn) return <Navigate to={onward} replace />;
   const submit = async (): Promise<void> => {
     const answer = await signIn({ email, password });
     if (!answer.error) await navigate(onward, { replace: true });

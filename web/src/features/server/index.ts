@@ -17,6 +17,7 @@ export {
   usePreparedQuery,
   usePrepareFileMutation,
   useRemoveAngleMutation,
+  useLazyMeQuery,
   useLazyScoreboardQuery,
   useTimesQuery,
   useUnderWayQuery,

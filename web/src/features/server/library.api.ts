@@ -158,6 +158,7 @@ export const libraryApi = serverApi.injectEndpoints({
 
 export const {
   useMeQuery,
+  useLazyMeQuery,
   useLibraryQuery,
   useCaptionsQuery,
   useGiveCaptionsMutation,
