@@ -211,7 +211,7 @@ describe('media', () => {
       'a playlist that points at a local file',
       'list.mp4',
       () => Buffer.from('#EXTM3U\n#EXTINF:1,\nfile:///etc/passwd\n'),
-      /list that points at other files/,
+      /list that points to other files/,
     ],
     [
       'a playlist that points at another upload',
@@ -220,19 +220,19 @@ describe('media', () => {
         Buffer.from(
           `#EXTM3U\n#EXT-X-TARGETDURATION:9\n#EXTINF:9,\n${join(app.config.dataDir, 'media')}/x/y/original\n#EXT-X-ENDLIST\n`,
         ),
-      /list that points at other files/,
+      /list that points to other files/,
     ],
     [
       'a playlist that points at an address of this machine',
       'address.mp4',
       () => Buffer.from('ffconcat version 1.0\nfile http://127.0.0.1:1/x.mp4\n'),
-      /list that points at other files/,
+      /list that points to other files/,
     ],
     [
       'an index that points at pictures of other files',
       'numbers.mp4',
       () => Buffer.from('<?xml version="1.0"?>\n<MPD><BaseURL>file:///etc/</BaseURL></MPD>'),
-      /list that points at other files/,
+      /list that points to other files/,
     ],
     [
       'a list dressed as a container',
