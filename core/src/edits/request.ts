@@ -1,7 +1,7 @@
-import type { Attempt, Clip, Instant } from '../attempts/index.js';
+import type { Attempt, Clip } from '../attempts/index.js';
 import type { NewClip } from '../contract/index.js';
 import type { Library } from '../library/index.js';
-import { KEPT, sentName, type Entity, type Fields } from '../rows/index.js';
+import { KEPT, sentName, sentValue, type Entity, type Fields } from '../rows/index.js';
 import type { LibraryEdit, MadeClip } from './edit.js';
 import { ROWS, type Kept } from './rows.js';
 
@@ -12,13 +12,13 @@ export type EditRequest = {
   readonly body: object;
 };
 
-/** Fields of a row as they are sent: of an instant the frame alone, for the server has the times of the file. */
+/** Fields of a row as they are sent. */
 const asSent = (kind: Entity, changes: object): Readonly<Record<string, unknown>> => {
   const fields: Fields = KEPT[kind];
   return Object.fromEntries(
     Object.entries(changes).map(([field, value]: [string, unknown]) => [
       sentName(fields, field),
-      fields[field]?.told.is === 'instant' ? value && (value as Instant).frame : value,
+      sentValue(fields, field, value),
     ]),
   );
 };

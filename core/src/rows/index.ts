@@ -14,6 +14,7 @@ export {
   KEY_LIMIT,
   NAME_LIMIT,
   sentName,
+  sentValue,
   type Fields,
   type Parts,
   type SaidOf,

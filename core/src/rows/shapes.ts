@@ -162,6 +162,10 @@ export type Sent<T> = {
 export const sentName = (fields: Fields, field: string): string =>
   fields[field]?.told.is === 'instant' ? `${field}Frame` : field;
 
+/** The value of a field as it is sent: of an instant the frame alone, for the server has the times of the file. */
+export const sentValue = (fields: Fields, field: string, value: unknown): unknown =>
+  fields[field]?.told.is === 'instant' && value ? (value as Instant).frame : value;
+
 /** What stands in a row where nobody says anything. */
 export const bareOf =
   <T>() =>

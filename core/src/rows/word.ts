@@ -80,6 +80,7 @@ export const asWordChange = ({ id, version, kind, wordKey, ...of }: KeptWord): W
     : {}),
 });
 
+/** The same the other way round. */
 export const asKeptWord = ({ id, version, kind, key: wordKey, aliases = [], ...said }: WordChange): KeptWord => ({
   ...BARE_WORD,
   ...said,

@@ -1,5 +1,5 @@
 import { isDeepStrictEqual } from 'node:util';
-import { KEPT, sentName, type Entity, type Fields, type Instant, type RowOf } from '@odograph/core';
+import { KEPT, sentName, sentValue, type Entity, type RowOf } from '@odograph/core';
 import { Op, type Transaction } from 'sequelize';
 import type { AcademyId } from '../database/academyId.js';
 import { columnNames, columnsOfField, fromRow, toRow, type Row } from '../database/columns.js';
@@ -23,9 +23,6 @@ export type Touched = ReadonlyMap<Entity, ReadonlySet<string>>;
 /** As it comes back from JSON: times as text, nothing as null. */
 const plain = (value: unknown): unknown => JSON.parse(JSON.stringify(value ?? null)) as unknown;
 const isSame = (a: unknown, b: unknown): boolean => a === b || isDeepStrictEqual(plain(a), plain(b));
-/** A field of a row as a request says it. */
-const asSent = (entity: Entity, field: string, value: unknown): unknown =>
-  (KEPT[entity] as Fields)[field]?.told.is === 'instant' && value ? (value as Instant).frame : value;
 
 /**
  * One edit while it is being written: every change of a row goes through here and leaves a change record (entity, column, before, after, base version).
@@ -138,8 +135,8 @@ export class Edit {
     const now: Row = { ...fromRow(entity, row) };
     const said = Object.entries(changes).map(([field, yours]) => ({
       field,
-      yours: asSent(entity, field, yours),
-      theirs: asSent(entity, field, now[field]),
+      yours: sentValue(KEPT[entity], field, yours),
+      theirs: sentValue(KEPT[entity], field, now[field]),
     }));
     const fields = said
       .filter(

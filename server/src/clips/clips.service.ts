@@ -15,7 +15,7 @@ import { BinService } from '../bin/bin.service.js';
 import { ChangesService } from '../changes/changes.service.js';
 import type { Edit } from '../changes/edit.js';
 import { fromSent, type InstantOf } from '../changes/fromSent.js';
-import { invalid, notFound } from '../errors/refused.js';
+import { invalid } from '../errors/refused.js';
 import { LibraryService } from '../library/library.service.js';
 import { MediaService, type FrameTimes } from '../media/media.service.js';
 import { ClipsRepository } from './clips.repository.js';
@@ -62,8 +62,7 @@ export class ClipsService {
     { attempt, clip }: Omit<NewClip, 'editId'>,
     at: string,
   ): Promise<void> {
-    const angle = await this.clips.angle(academyId, clip.angleId, edit.transaction);
-    if (!angle) throw notFound();
+    const angle = await edit.require('angle', clip.angleId);
     const times = await this.media.frameTimes(academyId, angle.fileId);
     this.checkRange(clip.inFrame, clip.outFrame, angle, `${at}clip`);
     const startFrame = attempt.startFrame ?? clip.inFrame;
@@ -86,8 +85,7 @@ export class ClipsService {
     const { academyId } = session;
     const touched = await this.changes.edit(session, editId, async (edit) => {
       const attempt = await edit.require('attempt', attemptId);
-      const angle = await this.clips.angle(academyId, clip.angleId, edit.transaction);
-      if (!angle) throw notFound();
+      const angle = await edit.require('angle', clip.angleId);
       if (angle.footageId !== attempt.footageId) throw invalid('clip.angleId', 'shows other footage than the attempt');
       const times = await this.media.frameTimes(academyId, angle.fileId);
       this.checkRange(clip.inFrame, clip.outFrame, angle, 'clip');
@@ -125,8 +123,7 @@ export class ClipsService {
     const academy = session.academyId;
     const touched = await this.changes.edit(session, editId, async (edit) => {
       const before = await edit.require('attempt', id);
-      const angle = await this.clips.angle(academy, before.angleId, edit.transaction);
-      if (!angle) throw notFound();
+      const angle = await edit.require('angle', before.angleId);
       if (mayHaveWords(changes)) checkWords(changes, await this.library.words(academy, edit.transaction), 'changes');
       const times = await this.media.frameTimes(academy, angle.fileId);
       if ('startFrame' in changes || 'endFrame' in changes || 'commitFrame' in changes) {
@@ -145,8 +142,7 @@ export class ClipsService {
     const academy = session.academyId;
     const touched = await this.changes.edit(session, editId, async (edit) => {
       const clip = await edit.require('clip', id);
-      const angle = await this.clips.angle(academy, clip.angleId, edit.transaction);
-      if (!angle) throw notFound();
+      const angle = await edit.require('angle', clip.angleId);
       const times = await this.media.frameTimes(academy, angle.fileId);
       const { inFrame = clip.in.frame, outFrame = clip.out.frame } = changes;
       this.checkRange(inFrame, outFrame, angle, 'changes');

@@ -109,7 +109,7 @@ export class LibraryRepository {
     const attempts = await this.attempts(academy, ids);
     const footage = await this.rows(academy, 'footage', new Set(attempts.map((a) => a.footageId)));
     const lie = await this.anglesWithFiles(academy, new Set(attempts.map((a) => a.angleId)));
-    return { attempts, footage: footage, ...lie };
+    return { attempts, footage, ...lie };
   }
 
   private async anglesWithFiles(
@@ -118,7 +118,7 @@ export class LibraryRepository {
   ): Promise<Pick<Library, 'angles' | 'files'>> {
     const angles = await this.rows(academy, 'angle', ids);
     const files = await this.rows(academy, 'file', new Set(angles.map((a) => a.fileId)));
-    return { angles: angles, files: files };
+    return { angles, files };
   }
 
   /** Some clips with the angles and files they are cut from; those in the bin are left out. */
@@ -155,7 +155,7 @@ export class LibraryRepository {
 
   /** Clips in the order of their ids, those of a page. */
   async clips(academy: AcademyId, page: Page): Promise<Clip[]> {
-    return await this.rows(academy, 'clip', undefined, page);
+    return this.rows(academy, 'clip', undefined, page);
   }
 
   /** Which angles some clips are cut from, by the ids of the clips. */
@@ -175,7 +175,7 @@ export class LibraryRepository {
       this.rows(academy, 'angle'),
       this.rows(academy, 'file'),
     ]);
-    return { footage: footage, angles: angles, files: files };
+    return { footage, angles, files };
   }
 
   /** What decides who may see what. */
@@ -185,7 +185,7 @@ export class LibraryRepository {
       this.rows(academy, 'footage'),
       this.rows(academy, 'angle'),
     ]);
-    return { persons: persons, footage: footage, angles: angles };
+    return { persons, footage, angles };
   }
 
   /** What has changed since a version of that which decides who may see what: persons, and the footage that it may concern. */
@@ -244,12 +244,12 @@ export class LibraryRepository {
       this.rows(academy, 'moment'),
     ]);
     return {
-      persons: persons,
-      files: files,
-      footage: footage,
-      angles: angles,
+      persons,
+      files,
+      footage,
+      angles,
       routes,
-      moments: moments,
+      moments,
     };
   }
 
@@ -266,14 +266,14 @@ export class LibraryRepository {
       this.rows(academy, 'moment', ids?.('moment')),
     ]);
     return {
-      persons: persons,
-      files: files,
-      footage: footage,
-      angles: angles,
+      persons,
+      files,
+      footage,
+      angles,
       attempts,
-      clips: clips,
+      clips,
       routes,
-      moments: moments,
+      moments,
     };
   }
 

@@ -1,8 +1,7 @@
 import { Module } from '@nestjs/common';
 import { MediaModule } from '../media/media.module.js';
 import { MomentsController } from './moments.controller.js';
-import { MomentsRepository } from './moments.repository.js';
 import { MomentsService } from './moments.service.js';
 
-@Module({ imports: [MediaModule], controllers: [MomentsController], providers: [MomentsService, MomentsRepository] })
+@Module({ imports: [MediaModule], controllers: [MomentsController], providers: [MomentsService] })
 export class MomentsModule {}

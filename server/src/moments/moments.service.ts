@@ -4,10 +4,9 @@ import type { Changed, MomentEdit, NewMoment, Removal } from '@odograph/core/con
 import type { Session } from '../accounts/session.js';
 import { ChangesService } from '../changes/changes.service.js';
 import { fromSent } from '../changes/fromSent.js';
-import { invalid, notFound } from '../errors/refused.js';
+import { invalid } from '../errors/refused.js';
 import { LibraryService } from '../library/library.service.js';
 import { MediaService } from '../media/media.service.js';
-import { MomentsRepository } from './moments.repository.js';
 
 /** Marks: instants of footage at which something happened, not yet clips. */
 @Injectable()
@@ -16,7 +15,6 @@ export class MomentsService {
     @Inject(ChangesService) private readonly changes: ChangesService,
     @Inject(LibraryService) private readonly library: LibraryService,
     @Inject(MediaService) private readonly media: MediaService,
-    @Inject(MomentsRepository) private readonly moments: MomentsRepository,
   ) {}
 
   private check(frame: number, angle: Angle, field: string): void {
@@ -26,18 +24,17 @@ export class MomentsService {
   async create(session: Session, body: NewMoment): Promise<Changed> {
     const { editId, id, angleId, atFrame, pressedFrame, speed } = body;
     const { academyId, accountId } = session;
-    const angle = await this.moments.angle(academyId, angleId);
-    if (!angle) throw notFound();
-    this.check(atFrame, angle, 'atFrame');
-    this.check(pressedFrame, angle, 'pressedFrame');
-    const times = await this.media.frameTimes(academyId, angle.fileId);
-    const [at, pressed] = [times.instant(atFrame), times.instant(pressedFrame)];
-    const touched = await this.changes.edit(session, editId, (edit) =>
-      edit.create('moment', id, {
+    const touched = await this.changes.edit(session, editId, async (edit) => {
+      const angle = await edit.require('angle', angleId);
+      this.check(atFrame, angle, 'atFrame');
+      this.check(pressedFrame, angle, 'pressedFrame');
+      const times = await this.media.frameTimes(academyId, angle.fileId);
+      const [at, pressed] = [times.instant(atFrame), times.instant(pressedFrame)];
+      await edit.create('moment', id, {
         ...BARE_MOMENT,
         ...{ footageId: angle.footageId, angleId, accountId, speed, at, pressed },
-      }),
-    );
+      });
+    });
     return this.library.changed(academyId, touched);
   }
 

@@ -6,7 +6,7 @@ import type { Marks } from './useMarks.js';
 
 const STEP_MS = 50;
 
-/** How many marks waiting, and by how much they are put back: as learned, or as set. */
+/** How many marks wait, and by how much they are moved back: as learned, or as set. */
 export const MarksHere = ({
   marks,
   onNext,

@@ -23,7 +23,7 @@ import { ToBin } from '../bin/index.js';
 import { Still } from '../player/index.js';
 import { DemoCorner } from '../standIns/index.js';
 import { FOOTAGE_TEXT as T, SETTING_WORDS } from './footage.text.js';
-import { athleteRef, fieldsOf, sheetOf } from './sheet.js';
+import { agreements, athleteRef, fieldsOf, sheetOf } from './sheet.js';
 import { SheetForm } from './SheetForm.js';
 import { SoundHeard } from './SoundHeard.js';
 import { Spark } from './Spark.js';
@@ -288,12 +288,7 @@ export const Shelf = (): React.JSX.Element => {
                       id: footage.id,
                       changes: { ...fields, athleteA, athleteB },
                     });
-                    for (const who of sheet.agreed)
-                      edit({
-                        kind: 'person',
-                        id: (who === 'first' ? athleteA : athleteB).id,
-                        changes: { shownTo: 'academy' },
-                      });
+                    agreements(sheet, athleteA, athleteB).forEach(edit);
                     setEditing(null);
                   }}
                 />

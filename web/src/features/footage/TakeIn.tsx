@@ -5,7 +5,7 @@ import { failureText, useLibrary, useOwn } from '../library/index.js';
 import { useEdit } from '../replica/index.js';
 import { useMeQuery, useNewFootageMutation } from '../server/index.js';
 import { FOOTAGE_TEXT as T } from './footage.text.js';
-import { athleteRef, fieldsOf, sheetForFile, type Sheet } from './sheet.js';
+import { agreements, athleteRef, fieldsOf, sheetForFile, type Sheet } from './sheet.js';
 import { SheetForm } from './SheetForm.js';
 
 type Props = {
@@ -45,9 +45,7 @@ export const TakeIn = ({ fileId, fileName, isTaken, stretch, onDone, children }:
       athleteA,
       athleteB,
     });
-    if (!made.error)
-      for (const who of sheet.agreed)
-        edit({ kind: 'person', id: (who === 'first' ? athleteA : athleteB).id, changes: { shownTo: 'academy' } });
+    if (!made.error) agreements(sheet, athleteA, athleteB).forEach(edit);
     setLogged(sheet.logged);
     if (!made.error) await navigate(`/break-down/${ids.footage}`);
   };

@@ -1,4 +1,4 @@
-import { isForAcademy, type Footage, type Library, type Setting } from '@odograph/core';
+import { isForAcademy, type Doing, type Footage, type Library, type Person, type Setting } from '@odograph/core';
 import type { AthleteRef, FootageFields } from '@odograph/core/contract';
 import { v7 as newId } from 'uuid';
 
@@ -84,6 +84,9 @@ export const sheetProblems = (sheet: Sheet): readonly SheetProblem[] => {
   return problems;
 };
 
+const personCalled = (name: string, persons: Library['persons']): Person | undefined =>
+  persons.find((p) => p.name.toLowerCase() === name.toLowerCase());
+
 /** Who on the sheet nobody has said of yet that students may see them, though it is for the academy: until then students don't see it. */
 export const notAgreed = (
   sheet: Sheet,
@@ -93,14 +96,13 @@ export const notAgreed = (
     ? []
     : (['first', 'second'] as const).flatMap((who) => {
         const name = sheet[who].trim();
-        const known = persons.find((p) => p.name.toLowerCase() === name.toLowerCase());
-        return name && !isForAcademy(known) ? [{ who, name }] : [];
+        return name && !isForAcademy(personCalled(name, persons)) ? [{ who, name }] : [];
       });
 
 /** A person by name: one of the academy where the name is known, otherwise a new one. */
 export const athleteRef = (name: string, persons: Library['persons']): AthleteRef => {
   const wanted = name.trim();
-  const known = persons.find((p) => p.name.toLowerCase() === wanted.toLowerCase());
+  const known = personCalled(wanted, persons);
   return { id: known?.id ?? newId(), name: known?.name ?? wanted };
 };
 
@@ -119,3 +121,11 @@ export const fieldsOf = (sheet: Sheet): Omit<FootageFields, 'live' | 'counted' |
   context: sheet.context.trim(),
   audience: sheet.audience,
 });
+
+/** The edits that keep who of the two has agreed to be shown to the academy. */
+export const agreements = (sheet: Sheet, first: AthleteRef, second: AthleteRef): readonly Doing[] =>
+  sheet.agreed.map((who) => ({
+    kind: 'person',
+    id: (who === 'first' ? first : second).id,
+    changes: { shownTo: 'academy' },
+  }));
