@@ -263,7 +263,6 @@ const thoroughly = (say) => {
       'kinds',
       'faults',
       'breakdown',
-      'gymTalk',
       'screens',
     ],
     { cwd: root, encoding: 'utf8', maxBuffer: 2 ** 28, env: { ...process.env, ODOGRAPH_THOROUGH: '1' } },

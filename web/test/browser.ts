@@ -66,7 +66,12 @@ export class Browser {
           return this.change(editId, () => []);
         },
         refuse: (editId, why) => this.change(editId, (k) => [{ ...k, why }]),
-        forget: (editId) => this.change(editId, () => []),
+        settle: async (editId, instead) => {
+          await this.change(editId, () => []);
+          if (!instead) return;
+          const base = after(instead.base, this.steps.get(rowIdOf(instead.edit) ?? ''));
+          this.kept.push({ ...instead, base, why: null });
+        },
       },
     };
   }

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { useDispatch, useSelector } from 'react-redux';
 import { v7 as newId } from 'uuid';
 import { Action, Choice } from '../../design/index.js';
-import { editQueued, refusalSettled, selectRefused, type RefusedEdit } from '../replica/index.js';
+import { refusalSettled, selectRefused, type RefusedEdit } from '../replica/index.js';
 import { fieldName, refusalText } from './refusal.text.js';
 import { useWords } from './useLibrary.js';
 import { valueText } from './valueText.js';
@@ -24,8 +24,7 @@ const FieldByField = ({ refused }: { readonly refused: RefusedEdit }): React.JSX
   const settle = (): void => {
     const theirs = new Set(fields.map((f) => f.field).filter((f) => !mine.has(f)));
     const left = withoutFields(refused.edit, theirs);
-    dispatch(refusalSettled(refused.edit.editId));
-    if (left) dispatch(editQueued({ ...left, editId: newId() }));
+    dispatch(refusalSettled({ editId: refused.edit.editId, instead: left && { ...left, editId: newId() } }));
   };
   return (
     <Box flex="1">
@@ -64,8 +63,7 @@ const Plain = ({ refused }: { readonly refused: RefusedEdit }): React.JSX.Elemen
   const isFailed = refused.why.code === 'internal';
   const said = Object.entries(fieldsSent(refused.edit));
   const again = (): void => {
-    dispatch(refusalSettled(refused.edit.editId));
-    dispatch(editQueued({ ...refused.edit, editId: newId() }));
+    dispatch(refusalSettled({ editId: refused.edit.editId, instead: { ...refused.edit, editId: newId() } }));
   };
   return (
     <>
@@ -81,7 +79,7 @@ const Plain = ({ refused }: { readonly refused: RefusedEdit }): React.JSX.Elemen
       </Box>
       {isStale && <Action onClick={again}>Do it all the same</Action>}
       {isFailed && <Action onClick={again}>Try once more</Action>}
-      <Action onClick={() => dispatch(refusalSettled(refused.edit.editId))}>
+      <Action onClick={() => dispatch(refusalSettled({ editId: refused.edit.editId, instead: null }))}>
         {isStale ? 'Keep theirs' : 'Understood'}
       </Action>
     </>

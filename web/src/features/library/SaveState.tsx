@@ -1,18 +1,21 @@
 import { Box } from '@chakra-ui/react';
 import { useSelector } from 'react-redux';
 import { Link, useLocation } from 'react-router';
-import { selectKeptIn, selectPending, selectStatus } from '../replica/index.js';
+import { selectKeptIn, selectPending, selectRefused, selectStatus } from '../replica/index.js';
 
 /** Says whether the server has everything. */
 export const SaveState = (): React.JSX.Element => {
   const pending = useSelector(selectPending).length;
+  const toDecide = useSelector(selectRefused).length;
   const status = useSelector(selectStatus);
   const { pathname, search } = useLocation();
   const keptIn = useSelector(selectKeptIn);
   const isOut = pending > 0 && status === 'signed-out';
   const text =
     pending === 0
-      ? 'Saved'
+      ? toDecide
+        ? `Saved, but for ${toDecide} that you’re asked about`
+        : 'Saved'
       : status === 'unreachable'
         ? `Not saved yet (${pending}): can’t reach the server. Kept here, trying again`
         : isOut
@@ -26,10 +29,10 @@ export const SaveState = (): React.JSX.Element => {
     <Box
       role="status"
       data-testid="save-state"
-      data-saved={pending === 0}
+      data-saved={pending === 0 && toDecide === 0}
       fontFamily="heading"
       fontSize="16px"
-      color={pending === 0 ? 'inkSoft' : 'ink'}
+      color={pending === 0 && !toDecide ? 'inkSoft' : 'ink'}
     >
       {text}
       {onlyHere}

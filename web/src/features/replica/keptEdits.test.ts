@@ -33,7 +33,7 @@ describe('edits in the browser', () => {
       { edit: { editId: 'a' }, why },
       { edit: { editId: 'c' }, why: null },
     ]);
-    await edits.forget('a');
+    await edits.settle('a', null);
     expect(idsOf(await edits.all('one'))).toEqual(['c']);
     // the same again is there already
     await edits.add('one', edit('c'), null);
@@ -77,6 +77,21 @@ describe('edits in the browser', () => {
     }
   });
 
+  test('when a refused edit is done another way, the one should take the place of the other, last of all, and go on from own steps', async () => {
+    const on = (editId: string): LibraryEdit => ({ kind: 'attempt', editId, id: 'row', changes: { depth: 1 } });
+    const edits = kept();
+    await edits.add('one', on('a'), 3);
+    await edits.refuse('a', why);
+    await edits.add('one', on('b'), 5);
+    await edits.done('b', { id: 'row', from: 5, version: 6 });
+    await edits.add('one', edit('c'), null);
+    await edits.settle('a', { accountId: 'one', edit: on('d'), base: 5 });
+    expect((await kept().all('one')).map((k) => [k.edit.editId, k.base, k.why])).toEqual([
+      ['c', null, null],
+      ['d', 6, null],
+    ]);
+  });
+
   test('when the browser is full, what comes should be kept in the window behind what lies there, and that be said until it is gone', async () => {
     const database = await openEdits();
     await kept().add('one', edit('a'), null);
@@ -95,7 +110,7 @@ describe('edits in the browser', () => {
     await edits.refuse('b', why);
     expect((await edits.first('one'))?.edit.editId).toBe('c');
     await edits.done('c', null);
-    await edits.forget('b');
+    await edits.settle('b', null);
     expect(heard).toEqual(['window, browser full', 'browser']);
   });
 

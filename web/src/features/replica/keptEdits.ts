@@ -1,6 +1,6 @@
 import { rowIdOf, type LibraryEdit } from '@odograph/core';
 import type { ErrorBody } from '@odograph/core/contract';
-import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import { openDB, type DBSchema, type IDBPDatabase, type IDBPTransaction } from 'idb';
 import type { KeptIn } from './queue.slice.js';
 
 /** An edit as it is kept: with whose it is, in which version its author saw the row, and why the server did not take it (null while it waits). */
@@ -10,6 +10,8 @@ export type KeptEdit = {
   readonly base: number | null;
   readonly why: ErrorBody | null;
 };
+/** An edit that waits. */
+export type Waiting = Omit<KeptEdit, 'why'>;
 /** What own edits made of a row, and nobody else between them: the version they found, and the one they left. */
 export type OwnStep = { readonly id: string; readonly from: number; readonly version: number };
 
@@ -35,7 +37,8 @@ export type EditStore = {
   /** The server has it. Where it left its row as nobody else had touched it, those that wait for the same row go on from there. */
   readonly done: (editId: string, step: OwnStep | null) => Promise<void>;
   readonly refuse: (editId: string, why: ErrorBody) => Promise<void>;
-  readonly forget: (editId: string) => Promise<void>;
+  /** A refused edit is decided: it goes, and what is to be done instead comes last, in one. */
+  readonly settle: (editId: string, instead: Waiting | null) => Promise<void>;
 };
 
 type Stored = KeptEdit & { readonly editId: string };
@@ -49,6 +52,7 @@ interface Schema extends DBSchema {
   readonly turns: { readonly key: string; readonly value: { readonly holder: string; readonly untilMs: number } };
 }
 export type EditDatabase = IDBPDatabase<Schema>;
+type Both = IDBPTransaction<Schema, ['edits', 'steps'], 'readwrite'>;
 
 const NAME = 'odograph-edits';
 /** A step is of use for as long as another window may not have heard of it. */
@@ -95,24 +99,32 @@ export class KeptEdits implements EditStore {
     return [...stored, ...this.inWindow.filter((s) => s.accountId === accountId)];
   };
 
-  readonly add = async (accountId: string, edit: LibraryEdit, base: number | null): Promise<void> => {
-    const stored: Stored = { accountId, edit, base, why: null, editId: edit.editId };
+  readonly add = (accountId: string, edit: LibraryEdit, base: number | null): Promise<void> =>
+    this.put({ accountId, edit, base });
+
+  /** Keeps an edit behind all others, in the place of another one where there is one. */
+  private async put(waiting: Waiting, inPlaceOf?: string): Promise<void> {
+    const { edit, base } = waiting;
+    const stored: Stored = { ...waiting, why: null, editId: edit.editId };
     try {
       // what was made later is not kept in front of what was made before
-      if (this.inWindow.length) this.inWindow.push(stored);
-      else {
+      if (this.inWindow.length) {
+        this.inWindow.push(stored);
+        if (inPlaceOf !== undefined) await this.within(await this.database, (both) => this.drop(both, inPlaceOf));
+      } else
         // in one transaction: what is done in between would go on with the edits that lie there, and not with this one
-        const both = (await this.database).transaction(['edits', 'steps'], 'readwrite');
-        const step = await both.objectStore('steps').get(rowIdOf(edit) ?? '');
-        await Promise.all([both.objectStore('edits').add({ ...stored, base: after(base, step) }), both.done]);
-      }
+        await this.within(await this.database, async (both) => {
+          const step = await both.objectStore('steps').get(rowIdOf(edit) ?? '');
+          await both.objectStore('edits').add({ ...stored, base: after(base, step) });
+          if (inPlaceOf !== undefined) await this.drop(both, inPlaceOf);
+        });
     } catch (fault) {
       // it lies there already
       if (isNamed(fault, 'ConstraintError')) return;
-      this.inWindow.push(stored);
+      if (!this.inWindow.includes(stored)) this.inWindow.push(stored);
       this.onKept(isNamed(fault, 'QuotaExceededError') ? 'window, browser full' : 'window, browser keeps nothing');
     }
-  };
+  }
 
   readonly first = async (accountId: string): Promise<KeptEdit | undefined> => {
     const stored = await this.ask(async (db) => {
@@ -125,21 +137,18 @@ export class KeptEdits implements EditStore {
 
   readonly done = async (editId: string, step: OwnStep | null): Promise<void> => {
     const at = Date.now();
-    await this.ask(async (db) => {
-      const both = db.transaction(['edits', 'steps'], 'readwrite');
+    const goOn = async (both: Both): Promise<void> => {
       const [edits, steps] = [both.objectStore('edits'), both.objectStore('steps')];
-      const key = await edits.index('editId').getKey(editId);
-      if (key !== undefined) await edits.delete(key);
-      if (step) {
-        for (let old = await steps.openCursor(); old; old = await old.continue())
-          if (at - old.value.at > STEPS_MS) await old.delete();
-        await steps.put({ ...joined(await steps.get(step.id), step), at });
-        for (let waits = await edits.openCursor(); waits; waits = await waits.continue())
-          if (rowIdOf(waits.value.edit) === step.id)
-            await waits.update({ ...waits.value, base: after(waits.value.base, step) });
-      }
-      await both.done;
-    }, undefined);
+      await this.drop(both, editId);
+      if (!step) return;
+      for (let old = await steps.openCursor(); old; old = await old.continue())
+        if (at - old.value.at > STEPS_MS) await old.delete();
+      await steps.put({ ...joined(await steps.get(step.id), step), at });
+      for (let waits = await edits.openCursor(); waits; waits = await waits.continue())
+        if (rowIdOf(waits.value.edit) === step.id)
+          await waits.update({ ...waits.value, base: after(waits.value.base, step) });
+    };
+    await this.ask((db) => this.within(db, goOn), undefined);
     this.leave(editId);
     if (!step) return;
     this.inWindow.forEach((s, i) => {
@@ -158,15 +167,25 @@ export class KeptEdits implements EditStore {
     if (at >= 0) this.inWindow[at] = { ...this.inWindow[at]!, why };
   };
 
-  readonly forget = async (editId: string): Promise<void> => {
-    await this.ask(async (db) => {
-      const { store, done } = db.transaction('edits', 'readwrite');
-      const key = await store.index('editId').getKey(editId);
-      if (key !== undefined) await store.delete(key);
-      await done;
-    }, undefined);
+  readonly settle = async (editId: string, instead: Waiting | null): Promise<void> => {
+    if (instead) await this.put(instead, editId);
+    else await this.ask((db) => this.within(db, (both) => this.drop(both, editId)), undefined);
     this.leave(editId);
   };
+
+  private async drop(both: Both, editId: string): Promise<void> {
+    const edits = both.objectStore('edits');
+    const key = await edits.index('editId').getKey(editId);
+    if (key !== undefined) await edits.delete(key);
+  }
+
+  private async within(db: EditDatabase, work: (both: Both) => Promise<void>): Promise<void> {
+    const both = db.transaction(['edits', 'steps'], 'readwrite');
+    // where the work fails it is told with the reason of its own, not with that of the transaction
+    both.done.catch(() => undefined);
+    await work(both);
+    await both.done;
+  }
 
   private leave(editId: string): void {
     const at = this.inWindow.findIndex((s) => s.editId === editId);

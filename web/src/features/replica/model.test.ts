@@ -12,7 +12,7 @@ import { selectPending, selectRefused, selectStatus } from './selectors.js';
 type Step =
   | { readonly does: 'edit'; readonly window: number; readonly doing: Doing }
   | { readonly does: 'line'; readonly line: Line }
-  | { readonly does: 'reload' | 'settle' | 'news'; readonly window: number }
+  | { readonly does: 'reload' | 'settle' | 'insist' | 'news'; readonly window: number }
   | { readonly does: 'other'; readonly id: string; readonly changes: Readonly<Record<string, unknown>> }
   | { readonly does: 'give way' | 'time' };
 
@@ -48,7 +48,10 @@ const step: fc.Arbitrary<Step> = fc.oneof(
   },
   {
     weight: 3,
-    arbitrary: fc.record({ does: fc.constantFrom('reload' as const, 'settle' as const, 'news' as const), window }),
+    arbitrary: fc.record({
+      does: fc.constantFrom<'reload' | 'settle' | 'insist' | 'news'>('reload', 'settle', 'insist', 'news'),
+      window,
+    }),
   },
   { weight: 2, arbitrary: fc.record({ does: fc.constant('other' as const), id: attemptId, changes }) },
   { weight: 3, arbitrary: fc.record({ does: fc.constantFrom('give way' as const, 'time' as const, 'time' as const) }) },
@@ -105,11 +108,17 @@ describe('whatever happens to edits', () => {
               windows[s.window]!.close();
               windows[s.window] = await open();
               break;
-            case 'settle': {
+            case 'settle':
+            case 'insist': {
               const [refused] = selectRefused(windows[s.window]!.getState());
               if (!refused) break;
-              settled.add(refused.edit.editId);
-              windows[s.window]!.dispatch(refusalSettled(refused.edit.editId));
+              const { edit, why } = refused;
+              settled.add(edit.editId);
+              const instead = s.does === 'insist' ? { ...edit, editId: `e${made.length}` } : null;
+              if (instead) made.push(instead.editId);
+              // who insists has seen what the refusal told
+              if (instead && why.code === 'stale') server.seen.set(instead.editId, why.facts.version);
+              windows[s.window]!.dispatch(refusalSettled({ editId: edit.editId, instead }));
               break;
             }
             case 'news':

@@ -11,6 +11,9 @@ export type RefusedEdit = { readonly edit: LibraryEdit; readonly why: ErrorBody 
 /** Where edits lie that the server doesn't have: in the browser, or in this window alone, because the browser is full or keeps nothing. */
 export type KeptIn = 'browser' | 'window, browser full' | 'window, browser keeps nothing';
 
+/** What a person has decided about a refused edit: what is to be done instead, or nothing. */
+export type Settled = { readonly editId: string; readonly instead: LibraryEdit | null };
+
 export type Queue = {
   /** What the server doesn't have yet, in order. */ readonly pending: readonly LibraryEdit[];
   /** What it did not take, first to last. */ readonly refused: readonly RefusedEdit[];
@@ -53,7 +56,10 @@ export const queueSlice = createSlice({
       refused: [...state.refused.filter((r) => r.edit.editId !== payload.edit.editId), payload],
     }),
     /** The person has decided about a refused edit, in this window. */
-    refusalSettled: (state, { payload }: PayloadAction<string>) => withoutRefusal(state, payload),
+    refusalSettled: (state, { payload: { editId, instead } }: PayloadAction<Settled>) => ({
+      ...withoutRefusal(state, editId),
+      pending: instead ? [...state.pending, instead] : state.pending,
+    }),
     /** The person has decided about it in another window. */
     refusalGone: (state, { payload }: PayloadAction<string>) => withoutRefusal(state, payload),
   },

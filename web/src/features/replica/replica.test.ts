@@ -3,7 +3,7 @@ import type { Attempt, Library, LibraryEdit } from '@odograph/core';
 import { Browser, type Window } from '../../../test/browser.js';
 import { attemptWith, clipOn, libraryWith } from '../../../test/library.js';
 import { selectLibrary } from '../library/index.js';
-import { libraryApi, mergeChanged } from '../server/index.js';
+import { libraryApi, mergeChanged, selectServerLibrary } from '../server/index.js';
 import { besideOwn } from './news.js';
 import { editQueued, refusalSettled } from './queue.slice.js';
 import { selectPending, selectRefused, selectStatus } from './selectors.js';
@@ -177,6 +177,30 @@ describe('sending edits', () => {
     expect(actionOf()).toBe('armlock');
   });
 
+  test('when it is decided about a refusal before the rows that it told of are here, that should stand on what it told', async () => {
+    const stale = {
+      code: 'stale',
+      facts: { version: 5, fields: [{ field: 'action', yours: 'armlock', theirs: 'x' }] },
+    };
+    now = mergeChanged(now, { attempts: [attempt('1', { action: 'x', version: 5 })] });
+    answers = [() => json({ ...stale, message: 'x' }, 409)];
+    const seen: (number | undefined)[] = [];
+    store.subscribe(() => {
+      if (!selectRefused(store.getState()).length || seen.length) return;
+      seen.push(selectServerLibrary(store.getState())?.attempts[0]?.version);
+      store.dispatch(refusalSettled({ editId: 'e1', instead: say('e2', { action: 'armlock' }) }));
+      expect([selectRefused(store.getState()), selectPending(store.getState()).length]).toEqual([[], 1]);
+    });
+    store.dispatch(editQueued(say('e1', { action: 'armlock' })));
+    await until(() => calls.length === 2);
+    expect(seen).toEqual([1]);
+    await until(() => isIdle() && browser.kept.length === 0);
+    expect(calls.map((c) => [c.body.editId, c.body.baseVersion])).toEqual([
+      ['e1', 1],
+      ['e2', 5],
+    ]);
+  });
+
   test('when the session is over, nothing should be dropped and nothing sent until somebody signs in again', async () => {
     answers = [() => json({ code: 'signed-out', facts: {}, message: 'x' }, 401)];
     store.dispatch(editQueued(say('e1', { action: 'armlock' })));
@@ -197,7 +221,7 @@ describe('sending edits', () => {
     store = await browser.open();
     await until(() => selectRefused(store.getState()).length === 2);
     expect(selectRefused(store.getState()).map((r) => r.edit.editId)).toEqual(['e1', 'e2']);
-    store.dispatch(refusalSettled('e1'));
+    store.dispatch(refusalSettled({ editId: 'e1', instead: null }));
     expect(selectRefused(store.getState()).map((r) => r.edit.editId)).toEqual(['e2']);
     await until(() => browser.kept.length === 1);
   });

@@ -6,7 +6,7 @@ import {
   type UnknownAction,
 } from '@reduxjs/toolkit';
 import { requestOf, rowIdOf, seenVersion, type Library, type LibraryEdit } from '@odograph/core';
-import type { Changed } from '@odograph/core/contract';
+import type { Changed, ErrorBody } from '@odograph/core/contract';
 import { libraryApi, mergeChanged, selectAccountId, selectServerLibrary } from '../server/index.js';
 import { FAILED, answerOf, versionIn, type Answer } from './answers.js';
 import type { Channel, ReplicaNews } from './channel.js';
@@ -20,8 +20,10 @@ import {
   refusalGone,
   refusalSettled,
   sendStatus,
+  type RefusedEdit,
+  type Settled,
 } from './queue.slice.js';
-import { selectPending, selectStatus, type ReplicaState } from './selectors.js';
+import { selectPending, selectRefused, selectStatus, type ReplicaState } from './selectors.js';
 import type { Turns } from './turns.js';
 
 const RETRY_MS = 1500;
@@ -87,8 +89,11 @@ export class Replica {
   readonly middleware: Middleware<object, ReplicaState, Dispatch> = (api) => {
     this.api = api;
     return (next) => (action) => {
+      const refused = refusalSettled.match(action)
+        ? selectRefused(this.state).find((r) => r.edit.editId === action.payload.editId)
+        : undefined;
       const result = next(action);
-      this.follow(action);
+      this.follow(action, refused);
       return result;
     };
   };
@@ -100,12 +105,12 @@ export class Replica {
     if (!this.isOver) this.api!.dispatch(action);
   }
 
-  private follow(action: unknown): void {
+  private follow(action: unknown, refused: RefusedEdit | undefined): void {
     if (this.isOver) return;
     const accountId = selectAccountId(this.state);
     if (accountId !== undefined && accountId !== this.accountId) this.open(accountId);
     if (editQueued.match(action)) this.keep(action.payload);
-    else if (refusalSettled.match(action)) this.settle(action.payload);
+    else if (refusalSettled.match(action)) this.settle(action.payload, refused?.why);
     else if (libraryApi.endpoints.library.matchFulfilled(action)) this.wake();
   }
 
@@ -169,11 +174,21 @@ export class Replica {
     this.unwritten.delete(edit.editId);
   }
 
-  private settle(editId: string): void {
+  /** What is decided to be done instead goes out on what the refusal told of, not on the rows of this window, which may be behind it. */
+  private settle({ editId, instead }: Settled, why: ErrorBody | undefined): void {
     const { accountId } = this;
+    if (accountId === undefined) return;
     this.settled.add(editId);
-    this.write(() => this.around.edits.forget(editId));
-    if (accountId !== undefined) this.around.channel.tell({ accountId, is: 'settled', editId });
+    if (instead) this.unwritten.add(instead.editId);
+    const base = instead && (why?.code === 'stale' ? why.facts.version : this.seen(instead));
+    this.write(async () => {
+      await this.around.edits.settle(editId, instead && { accountId, edit: instead, base });
+      if (!instead) return;
+      this.unwritten.delete(instead.editId);
+      this.around.channel.tell({ accountId, is: 'queued', edit: instead });
+      this.wake();
+    });
+    this.around.channel.tell({ accountId, is: 'settled', editId });
   }
 
   private onNews(news: ReplicaNews): void {
