@@ -83,6 +83,21 @@ module.exports = {
       from: { path: '^web/src/features/([^/]+)/' },
       to: { path: '^web/src/features/[^/]+/', pathNot: '^web/src/features/$1/|^web/src/features/[^/]+/index\\.ts$' },
     },
+    {
+      name: 'rooms-of-the-bench-meet-at-their-doors',
+      severity: 'error',
+      from: { path: '^web/src/features/bench/([^/]+)/', pathNot: '\\.test\\.tsx?$' },
+      to: {
+        path: '^web/src/features/bench/[^/]+/',
+        pathNot: '^web/src/features/bench/$1/|^web/src/features/bench/[^/]+/index\\.ts$',
+      },
+    },
+    {
+      name: 'the-bench-knows-its-rooms-by-their-doors',
+      severity: 'error',
+      from: { path: '^web/src/features/bench/[^/]+\\.tsx?$', pathNot: '\\.test\\.tsx?$' },
+      to: { path: '^web/src/features/bench/[^/]+/', pathNot: '/index\\.ts$' },
+    },
     { name: 'demo-knows-core', severity: 'error', from: { path: '^demo/' }, to: { path: '^(server|web|e2e)/' } },
   ],
   options: {

@@ -1,7 +1,18 @@
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { DEMO_SIZE, expect, frameSaid, openBench, saved, settled, signIn, test, type Page } from './support/test.js';
+import {
+  DEMO_SIZE,
+  expect,
+  frameSaid,
+  openAbout,
+  openBench,
+  saved,
+  settled,
+  signIn,
+  test,
+  type Page,
+} from './support/test.js';
 import { keptLink } from './support/mail.js';
 import type { Running } from './support/running.js';
 import { frameShown } from './support/strip.js';
@@ -360,6 +371,7 @@ test('when one bout was filmed by two cameras, changing over should keep the ins
   // the phone started 3.72 s later, films 30 frames a second, and its clock is its own
   await page.keyboard.press('c');
   await expect(page.getByRole('radio', { name: 'lantern-final-phone' })).toBeChecked();
+  await openAbout(page);
   await expect(page.getByTestId('kept')).toContainText('The picture is in this browser');
   await settled(page);
   const phone = await frameSaid(page);

@@ -9,7 +9,7 @@ import {
 } from '@odograph/core';
 import { demoFootage, type DemoClip } from '@odograph/demo';
 import { v7 as newId } from 'uuid';
-import { COACH, expect, libraryOf, saved, settled, signIn, test, type Page } from './support/test.js';
+import { COACH, expect, libraryOf, openAbout, saved, settled, signIn, test, type Page } from './support/test.js';
 import { isThorough } from './support/thorough.js';
 import { Typist, finishShown, placeShown } from './support/typist.js';
 
@@ -151,6 +151,7 @@ test('when a coach breaks down a bout by keyboard, with the server killed twice 
   const footageId = await untold(page, running.url);
   await page.goto(`${running.url}/break-down/${footageId}`);
   await settled(page);
+  await openAbout(page);
   await expect(page.getByTestId('kept')).toContainText('The picture is in this browser');
   const typist = new Typist(page);
   let subject: 'a' | 'b' = 'a';

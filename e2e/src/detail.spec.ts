@@ -1,6 +1,17 @@
 import type { Attempt, Clip } from '@odograph/core';
 import { AxeBuilder } from '@axe-core/playwright';
-import { expect, frameSaid, libraryOf, openBench, saved, settled, signIn, test, type Page } from './support/test.js';
+import {
+  expect,
+  frameSaid,
+  libraryOf,
+  openAbout,
+  openBench,
+  saved,
+  settled,
+  signIn,
+  test,
+  type Page,
+} from './support/test.js';
 
 test.use({ product: 'detail' });
 
@@ -230,6 +241,7 @@ test('when captions are given to the file, they should lie behind the line and o
 }) => {
   await signIn(page, running.url);
   await openBench(page, 'Lantern Cup, final round');
+  await openAbout(page);
   await page.getByTestId('captions-file').setInputFiles({
     name: 'voice.vtt',
     mimeType: 'text/vtt',

@@ -1,5 +1,16 @@
 import type { Moment } from '@odograph/core';
-import { expect, frameSaid, libraryOf, openBench, saved, settled, signIn, test, type Page } from './support/test.js';
+import {
+  expect,
+  frameSaid,
+  libraryOf,
+  openAbout,
+  openBench,
+  saved,
+  settled,
+  signIn,
+  test,
+  type Page,
+} from './support/test.js';
 
 test.use({ product: 'marks' });
 
@@ -27,6 +38,7 @@ test('when marks are dropped while it plays, each should lie where its key was p
   await page.keyboard.press('Space');
   await settled(page);
   await saved(page).waitFor();
+  await openAbout(page);
   await expect(page.getByTestId('marks-here')).toContainText('3 marks waiting.');
   const { moments } = await libraryOf(page, running.url);
   expect(moments).toHaveLength(3);
@@ -56,6 +68,7 @@ test('when marks are gone through one after the other, each should go round, be 
   await signIn(page, running.url);
   await openBench(page, 'Lantern Cup, final round');
   const marks = page.getByTestId('marks-here');
+  await openAbout(page);
   await expect(marks).toContainText('3 marks waiting.');
   const before = await libraryOf(page, running.url);
   await page.keyboard.press('j');

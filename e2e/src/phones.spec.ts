@@ -1,4 +1,4 @@
-import { expect, openBench, saved, settled, signIn, test, type Page } from './support/test.js';
+import { expect, openAbout, openBench, saved, settled, signIn, test, type Page } from './support/test.js';
 
 // phones film and send, the machine makes ready: more goes on here than on other screens
 test.use({ product: 'phones' });
@@ -47,6 +47,7 @@ test('when two phones film one bout, one of them losing its connection, both sho
 test('when the scoreboard is asked, every frame should show what was left then', async ({ page, running }) => {
   await signIn(page, running.url);
   await openBench(page, 'Harbour Open, second round');
+  await openAbout(page);
   await page.getByTestId('clock-here').getByRole('button', { name: 'Ask the scoreboard' }).click();
   await expect(page.getByTestId('match-clock')).toHaveText('6:00 left');
   await saved(page).waitFor();

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { frameShown } from './support/strip.js';
 import { takeIn, untilMade } from './support/takeIn.js';
 import { madeOf, numbersIn } from './support/video.js';
-import { expect, frameSaid, openBench, saved, settled, signIn, test, type Page } from './support/test.js';
+import { expect, frameSaid, openAbout, openBench, saved, settled, signIn, test, type Page } from './support/test.js';
 
 test.use({ product: 'stretches' });
 test.describe.configure({ mode: 'serial' });
@@ -32,6 +32,7 @@ test('when a stretch is no technique, it should not be counted, be passed over i
 }) => {
   await signIn(page, running.url);
   await openBench(page, 'Thursday sparring, third round');
+  await openAbout(page);
   await expect(technical(page)).toContainText('Technique 0:29 of 0:29');
   await mark(page, 100, 350);
   await page.keyboard.press('3');
@@ -172,6 +173,7 @@ test('when the clip in hand is saved as a video, it should hold exactly its fram
   await expect.poll(() => frameSaid(page)).toBeGreaterThan(from);
   await settled(page);
   const last = await frameSaid(page);
+  await openAbout(page);
   await page.getByRole('combobox', { name: 'Kind of video' }).selectOption('webm');
   await page.getByRole('button', { name: 'Save this clip as a video' }).click();
   const take = page.getByRole('link', { name: 'Take the video' });
@@ -195,6 +197,7 @@ test('when nothing moves for a while, that should be asked about, and not be cou
   await untilMade(page.request, running.url, file.id, 'look');
   await page.goto(running.url + bench);
   await settled(page);
+  await openAbout(page);
   await expect(technical(page)).toContainText('Technique 0:11 of 0:11');
   await technical(page).getByRole('button', { name: 'Look for lulls' }).click();
   const span = page.getByTestId('span');

@@ -67,6 +67,13 @@ export const openBench = async (page: Page, title: string): Promise<void> => {
   await settled(page);
 };
 
+/** Opens what there is to know and to set of the footage on the bench, above its clips. */
+export const openAbout = async (page: Page): Promise<void> => {
+  const more = page.getByRole('region', { name: 'Clips of this footage' }).getByRole('button', { expanded: false });
+  if (await more.isVisible()) await more.click();
+  await page.getByTestId('about').waitFor();
+};
+
 /** Waits until the picture that was asked for is the one that is shown. */
 export const settled = (page: Page) => page.locator('[data-testid=picture][data-settled=true]').waitFor();
 

@@ -6,6 +6,7 @@ export { DepthLadder, IntervalBand, ResultMark, evidenceText } from './Evidence.
 export { CautionNote } from './CautionNote.js';
 export { Sentence } from './Sentence.js';
 export { useSize, type Size } from './useSize.js';
+export { useStable } from './useStable.js';
 export { Choice } from './Choice.js';
 export { PickRow } from './PickRow.js';
 export { FormActions } from './FormActions.js';

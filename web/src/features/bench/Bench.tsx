@@ -3,10 +3,9 @@ import { useState } from 'react';
 import { Link, Navigate, useParams, useSearchParams } from 'react-router';
 import { Action } from '../../design/index.js';
 import { NOTHING_FOR_STUDENTS, useMayWrite, useLibrary } from '../library/index.js';
-import { BENCH_TEXT as T } from './bench.text.js';
+import { DESK_TEXT as T, useOnBench } from './desk/index.js';
 import { BenchTable } from './BenchTable.js';
-import { useOnBench } from './useBenchClips.js';
-import { NOTHING_REMEMBERED, type Remembered } from './useSameInstant.js';
+import { NOTHING_REMEMBERED, type Remembered } from './cameras/index.js';
 
 /** The screen for breaking down: the footage in the address, or the first on the shelf. Students watch; nothing is changed. */
 export const Bench = (): React.JSX.Element => {

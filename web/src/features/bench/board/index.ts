@@ -1,0 +1,1 @@
+export { useBoardRoom } from './useBoardRoom.js';

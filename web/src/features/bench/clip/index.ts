@@ -1,0 +1,1 @@
+export { useClipRoom, type ClipRoom } from './useClipRoom.js';

@@ -1,0 +1,70 @@
+import { answersIn, linkAttempts, placeName, timecode, type Answer, type Link, type Words } from '@odograph/core';
+import { useMemo } from 'react';
+import { type ClipView } from '../../library/index.js';
+import { useEdit } from '../../replica/index.js';
+import { CHAIN_TEXT as T } from './clip.text.js';
+import { type Desk } from '../desk/index.js';
+import { type KeyTable } from '../keys/index.js';
+
+export type Chain = {
+  readonly links: readonly Link[];
+  /** What the attempt in hand follows, in words. */ readonly says: string;
+  /** What it answers, in words; null where it answers nothing. */ readonly answers: string | null;
+  /** What the key does to the link. */ readonly does: string | null;
+  readonly turn: () => void;
+  readonly keys: KeyTable;
+};
+
+const answerText = (answer: Answer, words: Words): string =>
+  answer.reaction === null
+    ? T.answersAction(words.name('action', answer.action))
+    : T.answers(
+        words.name('action', answer.action),
+        placeName(answer.from, words),
+        words.action(answer.reaction) ? words.name('action', answer.reaction) : words.name('reaction', answer.reaction),
+      );
+
+/** How the attempt in hand hangs together with the ones before it, and cutting or setting that by hand. */
+export const useChain = ({ bench, words, selected, before, table }: Desk): Chain => {
+  const codeOf = (view: ClipView): string => (table ? timecode(table, view.clip.in.frame) : '');
+  const edit = useEdit();
+  const links = useMemo(() => linkAttempts(bench.timed, words), [bench.timed, words]);
+  const answers = useMemo(() => answersIn(bench.timed, words, links), [bench.timed, words, links]);
+  const attempt = selected?.attempt;
+  const link = links.find((l) => l.to === attempt?.id);
+  const from = link && bench.allClips.find((v) => v.attempt.id === link.from);
+  const change = (changes: { readonly followsId: string | null } | { readonly isCut: boolean }): void => {
+    if (attempt) edit({ kind: 'attempt', id: attempt.id, changes });
+  };
+  const isSet = attempt !== undefined && attempt.followsId !== null;
+  const mayBeSet = before !== undefined && before.attempt.id !== attempt?.id;
+  /** One key: what is cut or set by hand goes back to what is found; what is linked is cut; what is not is set to what came before. */
+  const turn = (): void => {
+    if (!attempt) return;
+    if (attempt.isCut) change({ isCut: false });
+    else if (isSet) change({ followsId: null });
+    else if (link && link.kind !== 'seam') change({ isCut: true });
+    else if (mayBeSet) change({ followsId: before.attempt.id });
+  };
+  const isLinked = link !== undefined && link.kind !== 'seam';
+  const does =
+    attempt === undefined
+      ? null
+      : attempt.isCut || isSet
+        ? T.asFound
+        : isLinked
+          ? T.cut
+          : mayBeSet
+            ? T.set(codeOf(before))
+            : null;
+  const says = !attempt ? '' : attempt.isCut ? T.isCut : link && from ? T.follows[link.kind](codeOf(from)) : T.nothing;
+  const answer = answers.filter((a) => a.attemptId === attempt?.id);
+  return {
+    links,
+    says,
+    answers: answer.length ? answer.map((a) => answerText(a, words)).join(', and ') : null,
+    does,
+    turn,
+    keys: does === null ? {} : { '9': turn },
+  };
+};

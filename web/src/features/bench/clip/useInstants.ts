@@ -1,0 +1,119 @@
+import { KEY_MOMENTS, type KeyMoment } from '@odograph/core';
+import { useState } from 'react';
+import { type ClipView } from '../../library/index.js';
+import { useEdit } from '../../replica/index.js';
+import type { PlayerHandle } from '../../player/index.js';
+import { INSTANT_TEXT as T } from './clip.text.js';
+import { instantAt } from '../desk/index.js';
+import { type KeyTable } from '../keys/index.js';
+
+/** The named instants of a clip in the order in which they mostly come: its own key moments, and start, commit and end of the attempt. */
+export const INSTANT_NAMES = [
+  'set-up',
+  'start',
+  'grips on',
+  'off balance',
+  'commit',
+  'control',
+  'finish',
+  'end',
+] as const;
+/** Until when the mistake that was said last could have been mended. */
+const UNTIL = 'mended until';
+const UNTIL_KEY = "'";
+export type InstantName = (typeof INSTANT_NAMES)[number] | typeof UNTIL;
+export type NamedInstant = {
+  readonly name: InstantName;
+  readonly key: string;
+  readonly frame: number | null;
+};
+
+export type Instants = {
+  readonly rows: readonly NamedInstant[];
+  readonly keys: KeyTable;
+  readonly problem: string | null;
+  readonly goTo: (instant: NamedInstant) => void;
+};
+
+const isKeyMoment = (name: InstantName): name is KeyMoment['name'] => KEY_MOMENTS.some((n) => n === name);
+
+const without = (moments: readonly KeyMoment[], name: string): readonly KeyMoment[] =>
+  moments.filter((m) => m.name !== name);
+
+/** The instants of the clip in hand, each set by a digit where the picture stands; once more on the same frame takes it off. E goes to the next one. */
+export const useInstants = (
+  view: ClipView | undefined,
+  { player, table, frame }: Pick<PlayerHandle, 'player' | 'table' | 'frame'>,
+): Instants => {
+  const edit = useEdit();
+  const [problem, setProblem] = useState<{ readonly clipId: string; readonly text: string } | null>(null);
+  if (!view || !table) return { rows: [], keys: {}, problem: null, goTo: () => undefined };
+  const { clip, attempt } = view;
+  const isOwnCamera = clip.angleId === attempt.angleId;
+  const attemptAt: { start: number; commit: number | null; end: number } = {
+    start: attempt.start.frame,
+    commit: attempt.commit?.frame ?? null,
+    end: attempt.end.frame,
+  };
+  const mistake = isOwnCamera ? attempt.errors.at(-1) : undefined;
+  const named = INSTANT_NAMES.flatMap((name, i): NamedInstant[] => {
+    const key = String(i + 1);
+    if (isKeyMoment(name))
+      return [{ name, key, frame: clip.keyMoments.find((m) => m.name === name)?.at.frame ?? null }];
+    const at = attemptAt[name];
+    return isOwnCamera ? [{ name, key, frame: at }] : [];
+  });
+  const rows: readonly NamedInstant[] = mistake
+    ? [...named, { name: UNTIL, key: UNTIL_KEY, frame: mistake.until?.frame ?? null }]
+    : named;
+  const goTo = ({ frame: at }: NamedInstant): void => {
+    if (at === null) return;
+    player?.pause();
+    player?.seek(at);
+  };
+  /** Says why an instant cannot lie there; null where it can. */
+  const against = (name: InstantName, at: number): string | null => {
+    if (at < clip.in.frame || at > clip.out.frame) return T.outside(name);
+    if (name === UNTIL) return null;
+    const { start, commit, end }: typeof attemptAt = { ...attemptAt, ...(isKeyMoment(name) ? {} : { [name]: at }) };
+    if (start > end || (commit !== null && (commit < start || commit > end))) return T.order;
+    return null;
+  };
+  const set = ({ name, frame: before }: NamedInstant): void => {
+    const at = frame();
+    const why = against(name, at);
+    setProblem(why === null ? null : { clipId: clip.id, text: why });
+    if (why !== null) return;
+    const isSame = before === at;
+    if (isKeyMoment(name)) {
+      const moments = without(clip.keyMoments, name);
+      const keyMoments = isSame ? moments : [...moments, { name, at: instantAt(table, at) }];
+      edit({ kind: 'clip', id: clip.id, changes: { keyMoments } });
+      return;
+    }
+    if (name === UNTIL) {
+      const until = isSame ? null : instantAt(table, at);
+      const errors = attempt.errors.map((e) => (e === mistake ? { ...e, until } : e));
+      edit({ kind: 'attempt', id: attempt.id, changes: { errors } });
+      return;
+    }
+    // taken off, the start is where the clip begins and the end where it ends
+    const to = !isSame ? at : name === 'commit' ? null : name === 'start' ? clip.in.frame : clip.out.frame;
+    edit({
+      kind: 'attempt',
+      id: attempt.id,
+      changes: { [name]: to === null ? null : instantAt(table, to) },
+    });
+  };
+  const toNext = (): void => {
+    const there = rows.flatMap((row) => (row.frame === null ? [] : [row])).sort((a, b) => a.frame! - b.frame!);
+    const next = there.find((row) => row.frame! > frame()) ?? there[0];
+    if (next) goTo(next);
+  };
+  return {
+    rows,
+    goTo,
+    problem: problem?.clipId === clip.id ? problem.text : null,
+    keys: { ...Object.fromEntries(rows.map((row) => [row.key, () => set(row)])), e: toNext },
+  };
+};

@@ -1,0 +1,3 @@
+export { ClockHere } from './ClockHere.js';
+export { type MatchClock } from './useClock.js';
+export { useClockRoom } from './useClockRoom.js';

@@ -1,0 +1,2 @@
+export { bracketLanes } from './bracketLanes.js';
+export { CourseLine } from './CourseLine.js';

@@ -1,0 +1,19 @@
+export { Caps, OwnKeysHere } from './Caps.js';
+export { KeyHints } from './KeyHints.js';
+export { KeySheet } from './KeySheet.js';
+export {
+  ASK_KEYS,
+  BOARD_KEYS,
+  EDGE_KEYS,
+  LINE_KEYS,
+  MARK_KEYS,
+  MARK_LINE_KEYS,
+  PHRASE_KEYS,
+  PICTURE_KEYS,
+  hintsWhen,
+  spanHints,
+  type Hint,
+} from './keys.text.js';
+export { type OwnKeys } from './ownKeys.js';
+export { useOwnKeys } from './useOwnKeys.js';
+export { isWrittenInto, type KeyTable, usePictureKeys } from './usePictureKeys.js';

@@ -1,0 +1,1 @@
+export { ClipsHere } from './ClipsHere.js';

@@ -1,6 +1,0 @@
-import type { PlayerState } from '../player/index.js';
-import { BENCH_TEXT as T } from './bench.text.js';
-
-/** How the picture is being played, in words. */
-export const manner = ({ loop, speed, backwards }: PlayerState): string =>
-  [loop ? T.looping : '', T.speed[speed] ?? '', backwards ? T.backwards : ''].filter(Boolean).join(', ');

@@ -1,0 +1,15 @@
+export const MARK_TEXT = {
+  waiting: (n: number): string =>
+    n === 0 ? 'No marks waiting. {d} drops one while it plays.' : n === 1 ? '1 mark waiting.' : `${n} marks waiting.`,
+  next: 'Go to the next',
+  putBack: 'Marks are moved back by',
+  learned: (n: number | null): string =>
+    n === null ? 'as set' : n === 0 ? 'the usual' : n === 1 ? 'learned from 1' : `learned from ${n}`,
+  less: 'Move marks back less',
+  more: 'Move marks back more',
+  asLearned: 'as learned',
+  at: (code: string, at: number, of: number): string => `Mark ${at} of ${of}, ${code}`,
+  sighting: (code: string): string => `Sighting, ${code}`,
+  name: (code: string): string => `Mark at ${code}`,
+  sighted: (place: string, code: string): string => `Seen at ${code}: ${place}`,
+} as const;

@@ -1,0 +1,183 @@
+import { Box } from '@chakra-ui/react';
+import {
+  RESULT_WORDS,
+  finishId,
+  finishOf,
+  placeName,
+  sayControl,
+  stateId,
+  type Attempt,
+  type SaidSides,
+} from '@odograph/core';
+import { v7 as newId } from 'uuid';
+import { WordField } from '../../../design/index.js';
+import { Doubted } from './Doubted.js';
+import { PHRASE_TEXT as T } from './phrase.text.js';
+import { HowFar, Restart } from './PhraseTail.js';
+import type { Saying } from './saying.js';
+import { SeveralField } from './SeveralField.js';
+import { Soft } from './Soft.js';
+
+type Props = { readonly saying: Saying };
+
+/** Who acts, and from which position. */
+export const WhoAndFrom = ({
+  saying,
+  athletes,
+}: Props & { readonly athletes: Readonly<Record<Attempt['subject'], string>> }): React.JSX.Element => {
+  const { attempt, words, find, proposed, change, confirm, doubt, next, onLine } = saying;
+  return (
+    <>
+      <Box as="span" color={attempt.subject === 'a' ? 'us' : 'them'} fontWeight="600">
+        <WordField
+          label="Whose action"
+          placeholder="who"
+          said={athletes[attempt.subject]}
+          find={find.who}
+          onLine={onLine}
+          opens="up"
+          onConfirm={confirm('subject')}
+          onPick={(subject) => change({ subject })}
+          onNext={next}
+        />
+      </Box>
+      <Soft> from </Soft>
+      <WordField
+        label="From position"
+        placeholder="which position"
+        said={attempt.state && placeName(stateId(attempt.state), words)}
+        find={find.from}
+        onLine={onLine}
+        opens="up"
+        proposed={proposed.from}
+        onDoubt={doubt('state')}
+        onConfirm={confirm('state')}
+        onPick={(state) => change({ state })}
+        onClear={() => change({ state: null })}
+        onNext={next}
+      />
+      <Doubted saying={saying} field="state" />
+    </>
+  );
+};
+
+/** What the acting side holds. `onHand`: the hand is there, or has left it. */
+export const Grips = ({
+  saying,
+  sides,
+  onHand,
+}: Props & {
+  readonly sides: SaidSides | undefined;
+  readonly onHand?: ((isHere: boolean) => void) | undefined;
+}): React.JSX.Element => {
+  const { attempt, words, find, change, doubt, next, onLine } = saying;
+  const own = attempt.controls.filter((c) => c.holder === 'subject');
+  const theirs = attempt.controls.filter((c) => c.holder === 'opponent');
+  return (
+    <span onFocus={() => onHand?.(true)} onBlur={() => onHand?.(false)}>
+      <Soft> with </Soft>
+      <SeveralField
+        label={T.grips}
+        placeholder={own.length ? '+ grip' : 'which grips'}
+        said={own.map((c) => ({ key: c.id, text: sayControl(c, words, sides) }))}
+        joint=" and "
+        find={find.holds}
+        onLine={onLine}
+        onDoubt={doubt('controls')}
+        onAdd={(hold) => change({ controls: [...theirs, ...own, { ...hold, id: newId() }] })}
+        onRemove={(id) => change({ controls: attempt.controls.filter((c) => c.id !== id) })}
+        onNext={next}
+      />
+      <Doubted saying={saying} field="controls" />
+    </span>
+  );
+};
+
+/** What is done, and what they do about it. */
+export const EntryAndReaction = ({ saying }: Props): React.JSX.Element => {
+  const { attempt, words, find, change, confirm, doubt, next, onLine } = saying;
+  return (
+    <>
+      <Soft>, </Soft>
+      <Box as="span" fontWeight="600">
+        <WordField
+          label="Entry"
+          placeholder="what they do"
+          said={attempt.action && words.name('action', attempt.action)}
+          find={find.entry}
+          onLine={onLine}
+          opens="up"
+          onDoubt={doubt('action')}
+          onConfirm={confirm('action')}
+          onPick={(action) => change({ action })}
+          onClear={() => change({ action: null })}
+          onNext={next}
+        />
+      </Box>
+      <Doubted saying={saying} field="action" />
+      <Soft>; they </Soft>
+      <SeveralField
+        label="Their reaction"
+        placeholder={attempt.reactions.length ? '+ reaction' : 'do what'}
+        said={attempt.reactions.map((r) => ({
+          key: r.id,
+          text: words.name(r.isAction ? 'action' : 'reaction', r.what),
+        }))}
+        joint=", then "
+        find={find.answer}
+        onLine={onLine}
+        onDoubt={doubt('reactions')}
+        onAdd={(met) => change({ reactions: [...attempt.reactions, { ...met, id: newId(), deciding: false }] })}
+        onRemove={(id) => change({ reactions: attempt.reactions.filter((r) => r.id !== id) })}
+        onNext={next}
+      />
+      <Doubted saying={saying} field="reactions" />
+    </>
+  );
+};
+
+/** Where it ended, how it went, and how far it came. */
+export const EndAndResult = ({ saying }: Props): React.JSX.Element => {
+  const { attempt, words, find, proposed, change, confirm, doubt, next, onLine } = saying;
+  const end = finishOf(attempt, words);
+  return (
+    <>
+      <Soft>; ends in </Soft>
+      <WordField
+        label="Finish"
+        placeholder={end?.assumed ? `${placeName(finishId(end.finish), words)} (assumed)` : 'where'}
+        said={attempt.finish && placeName(finishId(attempt.finish), words)}
+        find={find.finish}
+        onLine={onLine}
+        opens="up"
+        proposed={proposed.finish}
+        onDoubt={doubt('finish')}
+        onConfirm={confirm('finish')}
+        onPick={(finish) => change({ finish })}
+        onClear={() => change({ finish: null })}
+        onNext={next}
+      />
+      <Doubted saying={saying} field="finish" />
+      <Restart saying={saying} />
+      <Soft>; </Soft>
+      <Box as="span" fontWeight="600">
+        <WordField
+          label="Result"
+          placeholder="worked?"
+          proposed={proposed.result}
+          said={attempt.result && RESULT_WORDS[attempt.result]}
+          find={find.result}
+          onLine={onLine}
+          opens="up"
+          onDoubt={doubt('result')}
+          onConfirm={confirm('result')}
+          onPick={(result) => change({ result })}
+          onClear={() => change({ result: null })}
+          onNext={next}
+        />
+      </Box>
+      <Doubted saying={saying} field="result" />
+      <HowFar saying={saying} />
+    </>
+  );
+};

@@ -1,0 +1,70 @@
+import { Box } from '@chakra-ui/react';
+import { Bare, WordField, type Found } from '../../../design/index.js';
+
+type Props<T> = {
+  readonly label: string;
+  readonly placeholder: string;
+  readonly said: readonly { readonly key: string; readonly text: string }[];
+  readonly joint: string;
+  readonly find: (typed: string) => readonly Found<T>[];
+  readonly onAdd: (value: T) => void;
+  readonly onRemove: (key: string) => void;
+  readonly onNext: () => void;
+  readonly onLine?: (typed: string) => void;
+  readonly onDoubt?: (text: string) => void;
+};
+
+/** A part of the phrase that may be said several times: what was said, and an open field behind it. Backspace takes back the last. */
+export const SeveralField = <T,>({
+  label,
+  placeholder,
+  said,
+  joint,
+  find,
+  onAdd,
+  onRemove,
+  onNext,
+  onLine,
+  onDoubt,
+}: Props<T>): React.JSX.Element => {
+  const last = said.at(-1);
+  return (
+    <>
+      {said.map(({ key, text }, i) => (
+        <span key={key}>
+          {i > 0 && (
+            <Box as="span" color="inkSoft">
+              {joint}
+            </Box>
+          )}
+          <Bare
+            borderBottom="1.5px dotted"
+            borderColor="field"
+            _hover={{ textDecoration: 'line-through', color: 'inkSoft' }}
+            type="button"
+            tabIndex={-1}
+            aria-label={`Take back: ${text}`}
+            title="Take back"
+            onClick={() => onRemove(key)}
+          >
+            {text}
+          </Bare>
+        </span>
+      ))}
+      {last && ' '}
+      <WordField
+        label={label}
+        placeholder={placeholder}
+        said={null}
+        find={find}
+        several
+        opens="up"
+        onPick={onAdd}
+        onNext={onNext}
+        onLine={onLine}
+        onDoubt={onDoubt}
+        {...(last ? { onClear: () => onRemove(last.key) } : {})}
+      />
+    </>
+  );
+};

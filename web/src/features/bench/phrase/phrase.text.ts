@@ -1,0 +1,97 @@
+import type { ProposedPart } from '@odograph/core';
+
+/** A key in braces stands for the key that does now what that one does at first (`Caps`). */
+export const LINE_TEXT = {
+  label: 'The whole attempt in one line',
+  placeholder: 'half top, far underhook, knee slice, they frame then hip out, side control, ok',
+  understood: 'Understood so far',
+  example: 'Position, grips, entry, what they do, where it ends, how it went: in any order, shortened, as you call it.',
+  from: (place: string): string => `from ${place}`,
+  endsIn: (place: string): string => `ends in ${place}`,
+  proposed: (what: string): string => `and so, unless you say otherwise: ${what}`,
+  notUnderstood: (texts: readonly string[]): string =>
+    `not understood, kept as a note: ${texts.map((t) => `“${t}”`).join(', ')}`,
+  teach: 'F2: say what it is',
+  note: (texts: readonly string[]): string => `note: ${texts.map((t) => `“${t}”`).join(', ')}`,
+  answer: (others: readonly string[]): string => (others.length ? `? ↓ yes, ↓↓ or ${others.join(', or ')}` : '? ↓ yes'),
+  unanswered: 'If you don’t answer, it goes to Doubts, and into the note as you typed it.',
+  nth: (nth: number): string => ['first', 'then', 'after that', 'and then'][nth] ?? 'then',
+  chain: (n: number): string => `That’s ${n} tries in a row: each becomes a clip of its own, linked.`,
+  stays: (what: readonly string[]): string => `stays as it is: ${what.join('; ')}`,
+  called: (typed: string): string => `What do you call “${typed}”?`,
+  calledChoose: 'choose, or type to find it',
+  forMe: 'just for me, not the whole academy',
+  learned: (typed: string, name: string): string => `“${typed}” means ${name} from now on.`,
+  alsoIn: (n: number): string =>
+    n === 1 ? 'One earlier note says it too.' : `${n} earlier notes and doubts say it too.`,
+  look: 'See them',
+  sighting: 'a sighting until you say an entry: they’re there, and nobody acts',
+  loop: (s: number): string => `loop of ${s} s, {-} and {+} change it`,
+  or: (others: readonly string[]): string => `(↓ or ${others.join(', or ')})`,
+} as const;
+
+/** From what a part is concluded that nobody said. */
+const FOLLOWS_FROM = {
+  subject: 'the other one was named',
+  state: 'where things were left',
+  stateRole: 'the side by what is done',
+  action: 'it leads from the one place to the other',
+  finish: 'it’s what is aimed at',
+  finishRole: 'the side by who was on top',
+  result: 'by where it ended',
+} as const satisfies Record<ProposedPart, string>;
+
+/** What stands though nobody said it. */
+export const PROPOSED_TEXT = {
+  /** A part that follows, with from what. */
+  follows: (what: string, from: ProposedPart): string => `${what} (${FOLLOWS_FROM[from]})`,
+  said: (what: readonly string[]): string => `Not said, but it follows: ${what.join('; ')}.`,
+  confirm: 'That’s right ({=})',
+} as const;
+
+/** What does not go together; told, never changed. */
+export const ODD_TEXT = {
+  lead: 'Doesn’t add up:',
+  twoPlaces: (name: string, side: string, limb: string): string =>
+    `the ${side} ${limb} of ${name} is in two places at once`,
+  tooMany: (name: string, limb: string, count: number): string =>
+    `${name} holds with ${count} ${limb === 'foot' ? 'feet' : 'hands'}`,
+  noGi: (target: string): string => `${target} is cloth, and nobody’s in a gi`,
+  notHeld: (position: string, target: string, both: boolean): string =>
+    `${position} needs ${both ? 'both hands on a' : 'a hand on the'} ${target}, and that’s not among the grips`,
+  leadSide: (position: string, before: string, now: string): string =>
+    `${position} had the ${before} side just before, and has the ${now} one now`,
+  side: (before: string, now: string): string => `just before it was “${before}”, now it is “${now}”`,
+  result: (follows: string): string => `ending there usually counts as “${follows}”`,
+} as const;
+
+export const DOUBT_TEXT = {
+  said: ({ kind, text }: { readonly kind: 'unsure' | 'unknown'; readonly text: string }): string =>
+    kind === 'unknown' ? `“${text}”?` : 'unsure',
+  settle: 'Keep it as it is',
+} as const;
+
+export const ERROR_TEXT = {
+  choice: (by: 'subject' | 'opponent', what: string, cause: string): string =>
+    `${by === 'opponent' ? 'theirs' : 'own'}: ${what}, ${cause}`,
+  some: 'something',
+} as const;
+
+export const TAIL_TEXT = {
+  near: 'near finish',
+  elsewhere: ' (starts elsewhere)',
+  mainly: ' (mainly)',
+  lead: (isOwn: boolean, limb: string): string => `${isOwn ? 'own' : 'their'} ${limb}:`,
+} as const;
+
+export const SAME_TEXT = {
+  looksLike: (code: string): string => `This may be the same try as the one at ${code}.`,
+  itIs: 'Same try, another look',
+} as const;
+
+export const PHRASE_TEXT = {
+  seen: { front: 'the front', back: 'the back' },
+  note: 'Note',
+  grips: 'Grips',
+  notePlaceholder: 'a cue or a note',
+} as const;

@@ -1,0 +1,88 @@
+import {
+  mirrorAttempt,
+  mirrorControl,
+  otherSide,
+  proposedIn,
+  type Attempt,
+  type DoubtField,
+  type Instant,
+  type Words,
+} from '@odograph/core';
+import { type ClipView } from '../../library/index.js';
+import { useEdit } from '../../replica/index.js';
+import { type Finders, type Proposals } from './useFinders.js';
+
+type Said = Pick<
+  Attempt,
+  | 'subject'
+  | 'state'
+  | 'lead'
+  | 'action'
+  | 'intent'
+  | 'planned'
+  | 'wanted'
+  | 'result'
+  | 'finish'
+  | 'depth'
+  | 'controls'
+  | 'reactions'
+  | 'reasons'
+  | 'errors'
+  | 'answers'
+  | 'doubts'
+  | 'proposed'
+>;
+export type SayChange = (changes: Partial<Said>) => void;
+
+/** What every part of the phrase works with. */
+export type Saying = {
+  /** As it is shown: turned over where the picture is. */ readonly attempt: Attempt;
+  readonly words: Words;
+  readonly find: Finders;
+  readonly proposed: Proposals;
+  readonly change: SayChange;
+  readonly next: () => void;
+  readonly onLine: (typed: string) => void;
+  /** Says that a part which only follows is so; nothing where somebody said it. */
+  readonly confirm: (field: 'subject' | 'state' | 'action' | 'finish' | 'result') => (() => void) | undefined;
+  /** Keeps that a part is unsure, or that nobody has a word for it. */
+  readonly doubt: (field: DoubtField) => (text: string) => void;
+};
+
+/**
+ * How parts of an attempt are changed. What is said while the picture is turned over is kept as it was; a part that is said settles a doubt about it. `now` is the
+ * instant to look at when there is a doubt.
+ */
+export const useSaying = (
+  view: ClipView,
+  isMirrored: boolean,
+  now: () => Instant,
+): Pick<Saying, 'attempt' | 'change' | 'confirm' | 'doubt'> => {
+  const edit = useEdit();
+  const { attempt } = view;
+  const turned = (said: Partial<Said>): Partial<Said> =>
+    isMirrored
+      ? {
+          ...said,
+          ...(said.lead && { lead: otherSide(said.lead) }),
+          ...(said.controls && { controls: said.controls.map(mirrorControl) }),
+        }
+      : said;
+  const change: SayChange = (changes) => {
+    const doubts = attempt.doubts.filter((d) => !(d.field in changes));
+    const kept = turned(doubts.length === attempt.doubts.length || changes.doubts ? changes : { ...changes, doubts });
+    edit({ kind: 'attempt', id: attempt.id, changes: kept });
+  };
+  return {
+    attempt: isMirrored ? mirrorAttempt(attempt) : attempt,
+    change,
+    confirm: (field) => (proposedIn(attempt, field) ? () => change({ [field]: attempt[field] }) : undefined),
+    doubt: (field) => (text) =>
+      change({
+        doubts: [
+          ...attempt.doubts.filter((d) => d.field !== field),
+          { field, kind: text ? 'unknown' : 'unsure', text, at: now() },
+        ],
+      }),
+  };
+};

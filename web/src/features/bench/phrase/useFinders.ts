@@ -1,0 +1,168 @@
+import {
+  RESULT_WORDS,
+  answerChoices,
+  depthChoices,
+  entryChoices,
+  finishChoices,
+  finishId,
+  holdFinder,
+  isSameMet,
+  metChoices,
+  placeChoices,
+  placeName,
+  proposedFinish,
+  plannedWord,
+  proposedResult,
+  reactionChoices,
+  reasonChoices,
+  resultChoices,
+  sayControl,
+  startsElsewhere,
+  stateId,
+  readPlace,
+  type Control,
+  type ErrorUse,
+  type Finish,
+  type Met,
+  type PlaceId,
+  type Result,
+  type Sayable,
+  type Side,
+  type State,
+  type Subject,
+  type Usual,
+  type Words,
+} from '@odograph/core';
+import { useMemo } from 'react';
+import { among, type Found } from '../../../design/index.js';
+import type { ClipView } from '../../library/index.js';
+import { ERROR_TEXT as E } from './phrase.text.js';
+
+export type Hold = Omit<Control, 'id'>;
+export type Mistake = Omit<ErrorUse, 'id' | 'until'>;
+type Find<T> = (typed: string) => readonly Found<T>[];
+
+/** Choices that are made ready when they are first looked for: the library is counted for them. */
+const lazily = <T>(make: () => Find<T>): Find<T> => {
+  let made: Find<T> | undefined;
+  return (typed) => (made ??= make())(typed);
+};
+
+const mistakeChoices = (words: Words): readonly Sayable<Mistake>[] =>
+  (['opponent', 'subject'] as const).flatMap((by) =>
+    words.of('reason').flatMap(({ key, name, aliases }) =>
+      (['given away', 'brought about'] as const).map((cause) => ({
+        value: { by, cause, what: key },
+        texts: [name, ...aliases].map((text) => E.choice(by, text, cause)),
+      })),
+    ),
+  );
+
+const SIDES: readonly Sayable<Side>[] = [
+  { value: 'right', texts: ['right', 'r'] },
+  { value: 'left', texts: ['left', 'l'] },
+];
+const INTENTS: readonly Sayable<'own' | 'bait'>[] = [
+  { value: 'own', texts: ['meant'] },
+  { value: 'bait', texts: ['bait', 'feint', 'shown only'] },
+];
+
+const PLANNED: readonly Sayable<boolean>[] = [
+  { value: true, texts: [plannedWord(true), 'plan', 'game plan'] },
+  { value: false, texts: [plannedWord(false), 'on the spot', 'improvised'] },
+];
+
+export type Finders = {
+  readonly who: Find<Subject>;
+  readonly from: Find<State>;
+  /** Any place, as it is usual to act from it. */ readonly place: Find<State>;
+  readonly holds: Find<Hold>;
+  readonly entry: Find<string>;
+  readonly answer: Find<{ readonly what: string; readonly isAction: boolean }>;
+  readonly reaction: Find<string>;
+  readonly finish: Find<Finish>;
+  readonly result: Find<Result>;
+  readonly depth: Find<number>;
+  readonly reason: Find<string>;
+  readonly mistake: Find<Mistake>;
+  readonly met: Find<Met>;
+  /** Whether the attempt starts elsewhere than what it is said to answer ever left anybody. */
+  readonly isElsewhere: (met: Met) => boolean;
+  readonly lead: Find<Side>;
+  readonly intent: Find<'own' | 'bait'>;
+  readonly planned: Find<boolean>;
+};
+
+/** What follows from the parts that are said, for those that are not; taken by one key. */
+export type Proposals = {
+  readonly from: { readonly value: State; readonly name: string } | null;
+  readonly finish: { readonly value: Finish; readonly name: string } | null;
+  readonly result: { readonly value: Result; readonly name: string } | null;
+};
+
+/** The choices for each part of a phrase, in the order in which they are likely here, and what is proposed. `left`: where the attempt before left things, as the acting side sees it. */
+export const useFinders = (
+  view: ClipView,
+  words: Words,
+  usual: () => Usual,
+  left: PlaceId | undefined,
+): { readonly find: Finders; readonly proposed: Proposals } => {
+  const { state, action, controls } = view.attempt;
+  const { athletes, footage } = view;
+  const word = words.action(action ?? '');
+  const result = proposedResult(view.attempt, words);
+  const find = useMemo(
+    (): Finders => ({
+      who: among<Subject>([
+        { value: 'a', texts: [athletes.a, footage.kitA, 'a', 'us'] },
+        { value: 'b', texts: [athletes.b, footage.kitB, 'b', 'them'] },
+      ]),
+      from: lazily(() => among(placeChoices(words, left === undefined ? [] : [left], usual()))),
+      place: lazily(() => among(placeChoices(words, [], usual()))),
+      holds: lazily(() => {
+        const held = controls.filter((c) => c.holder === 'subject');
+        const found = holdFinder(words, usual(), { from: state, held, gi: footage.gi });
+        return (typed) =>
+          found(typed).map(({ hold, name }) => ({
+            value: hold,
+            name,
+            via: name,
+            more: sayControl({ ...hold, id: '' }, words),
+          }));
+      }),
+      entry: lazily(() => among(entryChoices(words, state, usual()))),
+      answer: lazily(() => among(answerChoices(words, action, usual()))),
+      reaction: lazily(() => among(reactionChoices(words, action, usual()))),
+      finish: lazily(() => among(finishChoices(words, state, action, usual()))),
+      result: among(resultChoices(result)),
+      depth: among(word ? depthChoices(word) : []),
+      reason: among(reasonChoices(words)),
+      mistake: lazily(() => among(mistakeChoices(words))),
+      met: lazily(() => among(metChoices(words, usual().meetings, state))),
+      isElsewhere: (met) => {
+        const meeting = usual().meetings.find((m) => isSameMet(m.met, met));
+        return meeting !== undefined && startsElsewhere({ state }, meeting, words);
+      },
+      lead: among(SIDES),
+      intent: among(INTENTS),
+      planned: among(PLANNED),
+    }),
+    [words, athletes, footage, state, action, controls, word, left, result, usual],
+  );
+  const placeLeft = left === undefined ? undefined : readPlace(left);
+  const end = proposedFinish(view.attempt, words);
+  return {
+    find,
+    proposed: {
+      from:
+        placeLeft?.kind === 'state'
+          ? {
+              value: { position: placeLeft.position, role: placeLeft.role },
+              name: placeName(stateId(placeLeft), words),
+            }
+          : null,
+      finish: end && { value: end, name: placeName(finishId(end), words) },
+      result: result && { value: result, name: RESULT_WORDS[result] },
+    },
+  };
+};

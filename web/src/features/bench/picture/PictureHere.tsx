@@ -1,0 +1,30 @@
+import { FrameVideo, type PlayerHandle } from '../../player/index.js';
+import { captionAt } from './captionAt.js';
+import { manner } from './manner.js';
+import { type OnBench } from '../desk/index.js';
+import { type MatchClock } from '../clock/index.js';
+import { type Overlay } from './useOverlay.js';
+
+/** The picture, with captions on it where those are chosen. */
+export const PictureHere = ({
+  bench,
+  handle,
+  clock,
+  overlay,
+  isMirrored,
+}: {
+  readonly bench: OnBench;
+  readonly handle: PlayerHandle;
+  readonly clock: MatchClock;
+  readonly overlay: Overlay;
+  readonly isMirrored: boolean;
+}): React.JSX.Element => (
+  <FrameVideo
+    handle={handle}
+    label={bench.footage.title}
+    clock={clock.says}
+    manner={manner}
+    isMirrored={isMirrored}
+    {...(overlay.kind === 'captions' && handle.table ? { caption: captionAt(overlay.captions, handle.table) } : {})}
+  />
+);
