@@ -1,7 +1,8 @@
 import type { ControlPattern, Words } from '../vocabulary/index.js';
 import { mirrorControl, otherSide } from './sides.js';
 import { proposedResult } from './standing.js';
-import type { Attempt, Control, Footage, Result, Side } from './types.js';
+import type { Attempt, Control, Result, Side } from './types.js';
+import type { Footage } from '../footage/index.js';
 
 /** What does not go together in an attempt; it is pointed out, never changed. */
 export type Contradiction =

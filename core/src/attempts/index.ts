@@ -51,28 +51,8 @@ export {
 } from './sentence.js';
 export { USUAL_KIND } from './usualKind.js';
 export { courseOf, linkAttempts, type CoursePoint, type CourseRun, type Link, type Timed } from './chains.js';
-export {
-  USUAL_LAG_MS,
-  learnedLagMs,
-  observedLags,
-  sightingHeight,
-  sightingsIn,
-  waitingMarks,
-  type Sighting,
-} from './reactionLag.js';
 export { withReason, withoutReason } from './reasons.js';
 export { attemptCautions } from './cautions.js';
-export {
-  filmedMs,
-  isLeftOut,
-  isLoggedThroughout,
-  leftOutSpans,
-  spanAt,
-  spansToAskOf,
-  technicalMs,
-  withSpan,
-  type MsSpan,
-} from './spans.js';
 export { AGAIN, repeated, sameTry, type Again } from './again.js';
 export {
   answersIn,

@@ -1,7 +1,8 @@
 import type { Aim, Role, Words } from '../vocabulary/index.js';
 import { isHeldAt } from './heldNow.js';
 import { defaultHeight, finishId, stateId, type PlaceId } from './places.js';
-import type { Attempt, Finish, Footage, Result } from './types.js';
+import type { Attempt, Finish, Result } from './types.js';
+import type { Footage } from '../footage/index.js';
 
 /** A clip with state, entry and result is complete; anything less is a draft and not on the map. */
 export const missingParts = (

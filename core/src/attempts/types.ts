@@ -1,4 +1,3 @@
-import type { ClockAnchor } from '../timecode/index.js';
 import type { ControlKind, Limb, Role } from '../vocabulary/index.js';
 
 export type Side = 'left' | 'right';
@@ -160,109 +159,6 @@ export type Clip = {
   readonly loops: readonly DetailLoop[];
 };
 
-/**
- * A mark on footage: an instant at which something happened, not yet a clip. `pressed` is where the picture stood when the key was pressed, `at` where it was put back to
- * by the reaction lag of whoever pressed it, or by hand (then it is settled). With a state it is a sighting: they are there, and nobody acts.
- */
-export type Moment = {
-  readonly id: string;
-  readonly version: number;
-  readonly footageId: string;
-  readonly angleId: string;
-  readonly at: Instant;
-  readonly pressed: Instant;
-  /** How fast the picture went when the key was pressed; 0 = it stood. */ readonly speed: number;
-  readonly settled: boolean;
-  readonly accountId: string | null;
-  /** The attempt that was told of it; null while it waits. */ readonly attemptId: string | null;
-  readonly state: State | null;
-  readonly subject: Subject | null;
-  readonly note: string;
-};
-
-export const SETTINGS = ['competition', 'training', 'demonstration'] as const;
-export type Setting = (typeof SETTINGS)[number];
-
-/** One recorded event. `date` is a day without time, in the academy's time zone. */
-export type Footage = {
-  readonly id: string;
-  readonly version: number;
-  readonly title: string;
-  readonly setting: Setting;
-  readonly logged: 'throughout' | 'picked';
-  readonly live: boolean;
-  readonly gi: boolean;
-  readonly counted: boolean;
-  readonly date: string | null;
-  readonly athleteA: string;
-  readonly athleteB: string;
-  readonly kitA: string;
-  readonly kitB: string;
-  readonly ruleset: string;
-  /** Of those who meet: belts, age class, weight, as the event says it. */
-  readonly level: string;
-  readonly place: string;
-  /** What stands around the mat. */
-  readonly surroundings: 'open' | 'edge' | 'wall' | null;
-  /** What bends statistics: an injury, a handicap agreed on, a round begun from a position. */
-  readonly context: string;
-  /** Who of the academy sees it; what the athletes agreed to holds beside. */
-  readonly audience: 'academy' | 'coaches';
-  readonly clock: readonly ClockAnchor[];
-  readonly spans: readonly FootageSpan[];
-};
-
-/** What is no technique: passed over in play, not counted as technical time. */
-export const LEFT_OUT_KINDS = ['advertising', 'talk', 'dead time', 'replay', 'other footage'] as const;
-export const SPAN_KINDS = [...LEFT_OUT_KINDS, 'logged throughout'] as const;
-/** A stretch of which something holds, in milliseconds of footage time: it is no technique, or everything in it is logged though the footage is picked. */
-export type FootageSpan = {
-  readonly fromMs: number;
-  readonly toMs: number;
-  readonly kind: (typeof SPAN_KINDS)[number];
-};
-
-/** A range of a file that shows a footage. Footage time (s) = offsetMs / 1000 + (file time − time of `fromFrame`) × rate. */
-export type Angle = {
-  readonly id: string;
-  readonly version: number;
-  readonly footageId: string;
-  readonly fileId: string;
-  readonly fromFrame: number;
-  readonly toFrame: number;
-  readonly fromPts: number;
-  /** When its last frame ends. */
-  readonly toPts: number;
-  readonly offsetMs: number;
-  readonly rate: number;
-  readonly kind: 'live' | 'replay';
-  /** What stands at the left and at the right of the picture, for whoever tells sides by that; empty = nobody said. */
-  readonly leftMark: string;
-  readonly rightMark: string;
-};
-
-export const AGES = ['adult', 'minor'] as const;
-/** To whom pictures of a person may be shown: the coaches, everybody of the academy, anyone. */
-export const AUDIENCES = ['coaches', 'academy', 'anyone'] as const;
-export type Audience = (typeof AUDIENCES)[number];
-
-/**
- * Somebody: an athlete on footage, a member of the room, the owner of an account, or all of them. What is not said is null; where it is not said to
- * whom pictures may be shown, only coaches see them.
- */
-export type Person = {
-  readonly id: string;
-  readonly version: number;
-  readonly name: string;
-  readonly athlete: boolean;
-  readonly member: boolean;
-  readonly accountId: string | null;
-  readonly level: string | null;
-  readonly age: (typeof AGES)[number] | null;
-  readonly filming: boolean | null;
-  readonly shownTo: Audience | null;
-};
-
 /** A step of a kept route: a line of the map by what it says, the clip that shows it (null = the most telling one), and what is said to it. */
 export type RouteStep = {
   readonly id: string;
@@ -280,37 +176,4 @@ export type KeptRoute = {
   readonly version: number;
   readonly name: string;
   readonly steps: readonly RouteStep[];
-};
-
-/** A media file. One tick lasts timeBaseNum / timeBaseDen seconds. */
-export type MediaFile = {
-  readonly id: string;
-  readonly name: string;
-  readonly mime: string;
-  readonly sizeBytes: number;
-  readonly sha256: string;
-  readonly frames: number;
-  /** As it is shown: turned as the camera was held, with square pixels. */
-  readonly width: number;
-  readonly height: number;
-  readonly timeBaseNum: number;
-  readonly timeBaseDen: number;
-  readonly codec: string;
-  /** A browser shows the file as it is; otherwise only what is made of it for stepping. */
-  readonly playable: boolean;
-  readonly hasSound: boolean;
-  readonly seconds: number;
-  /** The file ended before its pictures did; what was there was taken in. */
-  readonly cutOff: boolean;
-  /** Its sound tracks, and which of them is heard. */
-  readonly tracks: readonly SoundTrack[];
-  readonly track: number;
-};
-
-/** A sound track of a file, as the file itself tells it; texts are empty where it does not. */
-export type SoundTrack = {
-  readonly language: string;
-  readonly title: string;
-  readonly channels: number;
-  readonly codec: string;
 };

@@ -1,5 +1,8 @@
 import type { ClockAnchor } from '../timecode/index.js';
-import type { Angle, Attempt, Clip, Footage, KeptRoute, MediaFile, Moment, Person } from '../attempts/index.js';
+import type { Angle, Footage, MediaFile } from '../footage/index.js';
+import type { Attempt, Clip, KeptRoute } from '../attempts/index.js';
+import type { Moment } from '../moments/index.js';
+import type { Person } from '../people/index.js';
 import type { WordChange } from '../vocabulary/index.js';
 import type { MemberRole } from './people.js';
 import type { Binned } from './routes.js';

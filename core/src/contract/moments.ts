@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import type { Moment } from '../attempts/index.js';
+import type { Moment } from '../moments/index.js';
 import { KEPT } from '../rows/index.js';
 import { editId, frame, id } from './fields.js';
 import { editOf, saidOf, schemaOf, type EditOf, type SentFields } from './schemas.js';

@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import type { Person } from '../attempts/index.js';
+import type { Person } from '../people/index.js';
 import { KEPT, NAME_LIMIT } from '../rows/index.js';
 import { chosenPassword, editId, email, id, name, password, token } from './fields.js';
 import { editOf, newOf, saidOf, type EditOf, type SentFields } from './schemas.js';

@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import type { Angle, Footage } from '../attempts/index.js';
+import type { Angle, Footage } from '../footage/index.js';
 import { KEPT } from '../rows/index.js';
 import { editId, email, frame, id, name, password, version } from './fields.js';
 import { editOf, newOf, saidOf, schemaOf, type EditOf, type SentFields } from './schemas.js';

@@ -1,4 +1,6 @@
-import type { Attempt, Clip, KeptRoute, Moment, Person } from '../attempts/index.js';
+import type { Attempt, Clip, KeptRoute } from '../attempts/index.js';
+import type { Moment } from '../moments/index.js';
+import type { Person } from '../people/index.js';
 import type { AliasLines, AngleFields, AthleteRef, Binned, FootageFields, PersonFields } from '../contract/index.js';
 import type { WordChange } from '../vocabulary/index.js';
 

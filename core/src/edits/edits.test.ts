@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
-import type { Attempt, Clip, Person } from '../attempts/index.js';
+import type { Attempt, Clip } from '../attempts/index.js';
+import type { Person } from '../people/index.js';
 import { BARE_CLIP, BARE_FOOTAGE, draftAttempt } from '../rows/index.js';
 import { attemptEdit, newClip as newClipRequest, newClips, newMoment, wordEdit } from '../contract/index.js';
 import type { Library } from '../library/index.js';

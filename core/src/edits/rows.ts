@@ -1,4 +1,5 @@
-import { asSaid, type Attempt, type Clip, type Instant, type Person } from '../attempts/index.js';
+import { asSaid, type Attempt, type Clip, type Instant } from '../attempts/index.js';
+import { type Person } from '../people/index.js';
 import type { AthleteRef, Binned } from '../contract/index.js';
 import type { Library } from '../library/index.js';
 import type { ClipChanges, FootageChanges, LibraryEdit, MomentChanges } from './edit.js';

@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
-import type { Attempt, Clip, MediaFile } from '../attempts/index.js';
+import type { Attempt, Clip } from '../attempts/index.js';
+import type { MediaFile } from '../footage/index.js';
 import { BARE_CLIP } from '../rows/index.js';
 import type { Library } from '../library/index.js';
 import { FOOTAGE, LOGGED } from '../testing/workedExamples.js';

@@ -6,18 +6,17 @@ import {
   placeName,
   sayControl,
   stateId,
-  type Angle,
   type Attempt,
   type Clip,
   type Control,
   type Finish,
-  type Footage,
   type ReactionUse,
   type ReasonUse,
   type Result,
   type State,
   type Subject,
 } from '../attempts/index.js';
+import { type Angle, type Footage } from '../footage/index.js';
 import {
   depthChoices,
   entryChoices,

@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
-import type { Clip, KeptRoute, MediaFile } from '../attempts/index.js';
+import type { Clip, KeptRoute } from '../attempts/index.js';
+import type { MediaFile } from '../footage/index.js';
 import { BARE_CLIP } from '../rows/index.js';
 import type { Library } from '../library/index.js';
 import { FOOTAGE, LOGGED } from '../testing/workedExamples.js';

@@ -1,5 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
-import type { Angle, Clip, MediaFile, Person } from '../attempts/index.js';
+import type { Angle, MediaFile } from '../footage/index.js';
+import type { Clip } from '../attempts/index.js';
+import type { Person } from '../people/index.js';
 import { FOOTAGE, LOGGED } from '../testing/workedExamples.js';
 import { forMembers, type Library } from './index.js';
 

@@ -1,5 +1,6 @@
-import type { Footage, Person } from '../attempts/index.js';
-import { blankNames } from './blankNames.js';
+import type { Footage } from '../footage/index.js';
+import type { Person } from '../people/index.js';
+import { blankNames } from '../people/index.js';
 import type { Library } from './library.js';
 
 /** Whether pictures of somebody may be shown to the whole academy; where nothing is said, only coaches see them. */

@@ -1,15 +1,7 @@
-import {
-  isLoggedThroughout,
-  type Angle,
-  type Attempt,
-  type Clip,
-  type Footage,
-  type KeptRoute,
-  type MediaFile,
-  type Moment,
-  type Person,
-  type Timed,
-} from '../attempts/index.js';
+import { isLoggedThroughout, type Angle, type Footage, type MediaFile } from '../footage/index.js';
+import { type Attempt, type Clip, type KeptRoute, type Timed } from '../attempts/index.js';
+import { type Moment } from '../moments/index.js';
+import { type Person } from '../people/index.js';
 import type { Logged } from '../map/index.js';
 import { angleClock, footageSeconds } from '../timecode/index.js';
 import { SHIPPED_WORDS, withChanges, type Circumstances, type WordChange, type Words } from '../vocabulary/index.js';

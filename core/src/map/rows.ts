@@ -10,9 +10,9 @@ import {
   standingOf,
   stateId,
   type Attempt,
-  type Footage,
   type PlaceId,
 } from '../attempts/index.js';
+import { type Footage } from '../footage/index.js';
 import type { Words } from '../vocabulary/index.js';
 
 /** An attempt with the footage it belongs to: what counting needs. `isThorough`: all that happened around it is logged too, so that rates may be counted. */

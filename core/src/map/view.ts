@@ -1,4 +1,4 @@
-import type { Setting } from '../attempts/index.js';
+import type { Setting } from '../footage/index.js';
 import { isB, type FootageRow, type RowTable } from './rows.js';
 
 /** Whose game it is: whoever acts, or certain athletes; the other side's attempts against them are then counted apart. */

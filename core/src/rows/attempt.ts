@@ -18,10 +18,10 @@ import {
   type ErrorUse,
   type Finish,
   type KeyMoment,
-  type Moment,
   type ReactionUse,
   type ReasonUse,
 } from '../attempts/index.js';
+import { type Moment } from '../moments/index.js';
 import { CONTROL_KINDS, LIMBS } from '../vocabulary/index.js';
 import {
   FLAG,

@@ -6,7 +6,7 @@ import {
   type FootageSpan,
   type MediaFile,
   type SoundTrack,
-} from '../attempts/index.js';
+} from '../footage/index.js';
 import type { ClockAnchor } from '../timecode/index.js';
 import {
   DAY,

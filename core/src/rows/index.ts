@@ -1,4 +1,7 @@
-import type { Angle, Attempt, Clip, Footage, KeptRoute, MediaFile, Moment, Person } from '../attempts/index.js';
+import type { Angle, Footage, MediaFile } from '../footage/index.js';
+import type { Attempt, Clip, KeptRoute } from '../attempts/index.js';
+import type { Moment } from '../moments/index.js';
+import type { Person } from '../people/index.js';
 import { ATTEMPT, CLIP, MOMENT } from './attempt.js';
 import { ANGLE, FILE, FOOTAGE } from './footage.js';
 import { PERSON } from './people.js';

@@ -1,4 +1,4 @@
-import { AGES, AUDIENCES, type Person } from '../attempts/index.js';
+import { AGES, AUDIENCES, type Person } from '../people/index.js';
 import { FLAG, ID, bareOf, choice, name, orNull, said, saidOr, type FieldsOf } from './shapes.js';
 
 const LEVEL_LIMIT = 40;

@@ -1,4 +1,5 @@
-import type { Attempt, Finish, Footage, State } from '../attempts/index.js';
+import type { Attempt, Finish, State } from '../attempts/index.js';
+import type { Footage } from '../footage/index.js';
 import { BARE_FOOTAGE, draftAttempt } from '../rows/index.js';
 import type { Logged } from '../map/index.js';
 import type { Role } from '../vocabulary/index.js';

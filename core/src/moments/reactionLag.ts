@@ -1,6 +1,7 @@
 import type { Words } from '../vocabulary/index.js';
-import { defaultHeight, stateId } from './places.js';
-import type { Attempt, Moment, State, Subject } from './types.js';
+import { defaultHeight, stateId } from '../attempts/index.js';
+import type { Attempt, State, Subject } from '../attempts/index.js';
+import type { Moment } from './types.js';
 
 /** How late people press a key before anything is known of the one who does, in ms, and how many marks that weighs. */
 export const USUAL_LAG_MS = 250;

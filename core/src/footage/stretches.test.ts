@@ -5,15 +5,14 @@ import { LEFT_OUT_KINDS, SPAN_KINDS, type FootageSpan } from './types.js';
 import {
   isLeftOut,
   isLoggedThroughout,
-  joined,
   leftOutSpans,
   spanAt,
   spansToAskOf,
   technicalMs,
   withSpan,
-  without,
   type MsSpan,
-} from './spans.js';
+} from './stretches.js';
+import { joined, without } from './stretches.js';
 
 const END = 60;
 const stretch = fc

@@ -1,0 +1,2 @@
+export * from './types.js';
+export { blankNames } from './blankNames.js';
