@@ -57,6 +57,15 @@ const CHECKS = [
       '.dependency-cruiser.cjs',
     ],
   },
+  {
+    name: 'folders',
+    args: [
+      bin('dependency-cruiser/bin/dependency-cruise.mjs'),
+      ...['core', 'server', 'web', 'demo'].map((part) => `${part}/src`),
+      '--config',
+      '.dependency-cruiser.folders.cjs',
+    ],
+  },
   { name: 'licences', args: ['scripts/notices.mjs', '--check'] },
   ...(existsSync(names) && existsSync(join(root, '.git')) ? [{ name: 'names', args: [names] }] : []),
 ];

@@ -13,6 +13,7 @@ import { SeededService } from './demo/seeded.service.js';
 import { FootageModule } from './footage/footage.module.js';
 import { HealthController } from './health/health.controller.js';
 import { JobsModule } from './jobs/jobs.module.js';
+import { ChangesModule } from './changes/changes.module.js';
 import { LibraryModule } from './library/library.module.js';
 import { MapModule } from './map/map.module.js';
 import { MediaModule } from './media/media.module.js';
@@ -49,6 +50,7 @@ export class AppModule {
         QuotaModule,
         AccountsModule,
         LibraryModule,
+        ChangesModule,
         MediaModule,
         FootageModule,
         ClipsModule,

@@ -15,7 +15,7 @@ import { AccountsRepository } from './accounts/accounts.repository.js';
 import { AppModule } from './app.module.js';
 import { BinService } from './bin/bin.service.js';
 import type { Config } from './config/config.js';
-import { ownOriginOnly } from './config/origin.js';
+import { ownOriginOnly } from './doors/origin.js';
 import { migrateUp } from './database/migrate.js';
 import { logged } from './errors/logged.js';
 import { RefusalFilter } from './errors/refusal.filter.js';

@@ -20,8 +20,8 @@ import type { Request, Response } from 'express';
 import { CheckedBody, Says } from '../api/describe.js';
 import { CONFIG, type Config } from '../config/config.js';
 import { AccountsService, type Opened } from './accounts.service.js';
-import { CurrentSession, CurrentWho, Public, Roles } from './session.guard.js';
-import type { Session, Who } from './session.js';
+import { CurrentSession, CurrentWho, Public, Roles } from '../doors/doors.js';
+import type { Session, Who } from '../doors/session.js';
 import { callerOf, clearSessionCookie, sessionTokenOf, setSessionCookie } from './sessionCookie.js';
 
 @Controller()

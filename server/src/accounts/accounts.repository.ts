@@ -8,7 +8,7 @@ import type { Models } from '../database/models.js';
 import { MODELS } from '../database/tokens.js';
 import { Refused } from '../errors/refused.js';
 import type { Transaction } from '../database/transaction.js';
-import type { Session, Who } from './session.js';
+import type { Session, Who } from '../doors/session.js';
 import { hashToken } from './tokens.js';
 
 export type Account = {

@@ -8,7 +8,7 @@ import { LettersService } from '../letters/letters.service.js';
 import { AccountsRepository, type Account } from './accounts.repository.js';
 import { hashPassword, isPassword, mustBeGood } from './passwords.js';
 import { RESET_HOURS } from './resets.js';
-import type { Session, Who } from './session.js';
+import type { Session, Who } from '../doors/session.js';
 import { markOf, newToken } from './tokens.js';
 import { TriesService } from './tries.service.js';
 

@@ -1,6 +1,6 @@
 import { Controller, Get, Inject, type Type } from '@nestjs/common';
 import { ModulesContainer } from '@nestjs/core';
-import { Public } from '../accounts/session.guard.js';
+import { Public } from '../doors/doors.js';
 import { CONFIG, type Config } from '../config/config.js';
 import { Says } from './describe.js';
 import { describeApi, type OpenApi } from './openApi.js';

@@ -3,7 +3,7 @@ import type { KeptRoute } from '@odograph/core';
 import type { Me, People } from '@odograph/core/contract';
 import { v7 as newId } from 'uuid';
 import type { AcademyId } from '../database/academyId.js';
-import { JobsRepository } from '../jobs/jobs.repository.js';
+import { JobsRepository } from '../queue/jobs.repository.js';
 import { EXAMPLES, ROUTE_STEP, WORD } from '../testing/bodies.js';
 import { joined } from '../testing/people.js';
 import { libraryOf, newClip, newPiece } from '../testing/requests.js';

@@ -2,7 +2,7 @@ import 'reflect-metadata';
 import { RequestMethod, type Type } from '@nestjs/common';
 import joiToSwagger from 'joi-to-swagger';
 import type { Schema } from 'joi';
-import { isPublic, rolesOf } from '../accounts/session.guard.js';
+import { isPublic, rolesOf } from '../doors/doors.js';
 import { bodyOf, summaryOf } from './describe.js';
 
 type Operation = {

@@ -9,8 +9,8 @@ import {
   type Restore,
 } from '@odograph/core/contract';
 import Joi from 'joi';
-import { CurrentSession, Roles } from '../accounts/session.guard.js';
-import type { Session } from '../accounts/session.js';
+import { CurrentSession, Roles } from '../doors/doors.js';
+import type { Session } from '../doors/session.js';
 import { CheckedBody, Says } from '../api/describe.js';
 import { checked } from '../errors/checked.js';
 import { BinService } from './bin.service.js';

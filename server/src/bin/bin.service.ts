@@ -7,7 +7,7 @@ import {
   type References,
   type Restore,
 } from '@odograph/core/contract';
-import type { Session } from '../accounts/session.js';
+import type { Session } from '../doors/session.js';
 import { ChangesService } from '../changes/changes.service.js';
 import type { Edit } from '../changes/edit.js';
 import { Refused, notFound } from '../errors/refused.js';

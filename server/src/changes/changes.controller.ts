@@ -1,8 +1,8 @@
 import { Controller, HttpCode, Inject, Post } from '@nestjs/common';
 import { undo, type Changed, type Undo } from '@odograph/core/contract';
 import { CheckedBody, Says } from '../api/describe.js';
-import { CurrentSession } from '../accounts/session.guard.js';
-import type { Session } from '../accounts/session.js';
+import { CurrentSession } from '../doors/doors.js';
+import type { Session } from '../doors/session.js';
 import { LibraryService } from '../library/library.service.js';
 import { ChangesService } from './changes.service.js';
 

@@ -1,12 +1,13 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { Entity } from '@odograph/core';
 import { QueryTypes, Sequelize, UniqueConstraintError } from 'sequelize';
-import type { Session } from '../accounts/session.js';
+import type { Session } from '../doors/session.js';
 import { patiently } from '../database/deadlock.js';
 import type { Models } from '../database/models.js';
 import { MODELS } from '../database/tokens.js';
 import { Refused, notFound } from '../errors/refused.js';
-import { Edit, type ChangeRecord, type Touched } from './edit.js';
+import { Edit, type ChangeRecord } from './edit.js';
+import { type Touched } from '../library/touched.js';
 
 /** How many of a person's latest edits can be undone. */
 const UNDO_DEPTH = 100;

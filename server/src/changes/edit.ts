@@ -5,6 +5,7 @@ import type { AcademyId } from '../database/academyId.js';
 import { columnNames, columnsOfField, fromRow, toRow, type Row } from '../database/columns.js';
 import type { Models } from '../database/models.js';
 import { Refused, notFound } from '../errors/refused.js';
+import type { Touched } from '../library/touched.js';
 import { WordUses } from './wordUses.js';
 
 /** One column of a row as an edit has changed it; `*` = the row was made. */
@@ -16,9 +17,6 @@ export type ChangeRecord = {
   readonly afterValue: unknown;
   readonly baseVersion: number | null;
 };
-
-/** What an edit touched, so that the answer can carry the records as they are now. */
-export type Touched = ReadonlyMap<Entity, ReadonlySet<string>>;
 
 /** As it comes back from JSON: times as text, nothing as null. */
 const plain = (value: unknown): unknown => JSON.parse(JSON.stringify(value ?? null)) as unknown;

@@ -15,8 +15,8 @@ import {
   type Removal,
 } from '@odograph/core/contract';
 import { CheckedBody, Says } from '../api/describe.js';
-import { CurrentSession } from '../accounts/session.guard.js';
-import type { Session } from '../accounts/session.js';
+import { CurrentSession } from '../doors/doors.js';
+import type { Session } from '../doors/session.js';
 import { ClipsService } from './clips.service.js';
 
 @Controller()

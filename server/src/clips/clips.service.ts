@@ -10,7 +10,7 @@ import type {
   NewLook,
   Removal,
 } from '@odograph/core/contract';
-import type { Session } from '../accounts/session.js';
+import type { Session } from '../doors/session.js';
 import { BinService } from '../bin/bin.service.js';
 import { ChangesService } from '../changes/changes.service.js';
 import type { Edit } from '../changes/edit.js';

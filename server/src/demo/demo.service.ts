@@ -15,7 +15,7 @@ import {
   type NewLook,
   type NewPerson,
 } from '@odograph/core/contract';
-import type { Session } from '../accounts/session.js';
+import type { Session } from '../doors/session.js';
 import { hashPassword } from '../accounts/passwords.js';
 import { ClipsService } from '../clips/clips.service.js';
 import type { AcademyId } from '../database/academyId.js';

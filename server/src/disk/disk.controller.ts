@@ -1,7 +1,7 @@
 import { Controller, Get, HttpCode, Inject, Param, Post } from '@nestjs/common';
 import { idParam, type DiskUse } from '@odograph/core/contract';
-import { CurrentSession, Roles } from '../accounts/session.guard.js';
-import type { Session } from '../accounts/session.js';
+import { CurrentSession, Roles } from '../doors/doors.js';
+import type { Session } from '../doors/session.js';
 import { Says } from '../api/describe.js';
 import { checked } from '../errors/checked.js';
 import { DiskService } from './disk.service.js';

@@ -1,9 +1,9 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { DiskUse, FileUse } from '@odograph/core/contract';
-import type { Session } from '../accounts/session.js';
+import type { Session } from '../doors/session.js';
 import type { AcademyId } from '../database/academyId.js';
 import { Refused } from '../errors/refused.js';
-import { JobsRepository } from '../jobs/jobs.repository.js';
+import { JobsRepository } from '../queue/jobs.repository.js';
 import { MediaService } from '../media/media.service.js';
 import { MediaStore } from '../media/mediaStore.js';
 import { QuotaService } from '../quota/quota.service.js';

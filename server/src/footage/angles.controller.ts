@@ -1,7 +1,7 @@
 import { Controller, Delete, Inject, Param, Patch } from '@nestjs/common';
 import { angleEdit, removal, type AngleEdit, type Changed, type Removal } from '@odograph/core/contract';
-import { CurrentSession } from '../accounts/session.guard.js';
-import type { Session } from '../accounts/session.js';
+import { CurrentSession } from '../doors/doors.js';
+import type { Session } from '../doors/session.js';
 import { CheckedBody, Says } from '../api/describe.js';
 import { FootageService } from './footage.service.js';
 

@@ -13,8 +13,8 @@ import {
   type ScoreboardAnswer,
 } from '@odograph/core/contract';
 import { CheckedBody, Says } from '../api/describe.js';
-import { CurrentSession, Roles } from '../accounts/session.guard.js';
-import type { Session } from '../accounts/session.js';
+import { CurrentSession, Roles } from '../doors/doors.js';
+import type { Session } from '../doors/session.js';
 import { BinService } from '../bin/bin.service.js';
 import { checked } from '../errors/checked.js';
 import { FootageService } from './footage.service.js';

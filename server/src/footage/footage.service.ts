@@ -9,7 +9,7 @@ import type {
   NewFootage,
   Removal,
 } from '@odograph/core/contract';
-import type { Session } from '../accounts/session.js';
+import type { Session } from '../doors/session.js';
 import { ChangesService } from '../changes/changes.service.js';
 import type { Edit } from '../changes/edit.js';
 import { Refused, invalid, notFound } from '../errors/refused.js';

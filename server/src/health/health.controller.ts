@@ -1,7 +1,7 @@
 import { Controller, Get, Inject } from '@nestjs/common';
 import type { HealthAnswer } from '@odograph/core/contract';
 import { QueryTypes, Sequelize } from 'sequelize';
-import { Public } from '../accounts/session.guard.js';
+import { Public } from '../doors/doors.js';
 import { Says } from '../api/describe.js';
 import { CONFIG, type Config } from '../config/config.js';
 

@@ -3,13 +3,13 @@ import { access } from 'node:fs/promises';
 import { Controller, Get, HttpCode, Inject, Param, Post, Res } from '@nestjs/common';
 import { newCut, uploadId, type NewCut } from '@odograph/core/contract';
 import type { Response } from 'express';
-import { CurrentSession, Roles } from '../accounts/session.guard.js';
-import type { Session } from '../accounts/session.js';
+import { CurrentSession, Roles } from '../doors/doors.js';
+import type { Session } from '../doors/session.js';
 import { CheckedBody, Says } from '../api/describe.js';
 import { checked } from '../errors/checked.js';
 import { notFound } from '../errors/refused.js';
 import { MediaStore } from '../media/mediaStore.js';
-import { JobsRepository } from './jobs.repository.js';
+import { JobsRepository } from '../queue/jobs.repository.js';
 
 @Controller('cuts')
 export class CutsController {

@@ -10,8 +10,9 @@ import { MediaStore } from '../media/mediaStore.js';
 import { EARLY_S, FrameSeek, ONE_LINE, ROUNDED_S, telling, toldTimes } from '../media/frameSeek.js';
 import { probe, soundEndS } from '../media/probe.js';
 import { JobFault, faultOf, runTool } from '../media/tool.js';
-import { JobsRepository } from './jobs.repository.js';
-import { even, soundFrom, type AtWork } from './prepare.js';
+import { JobsRepository } from '../queue/jobs.repository.js';
+import { even, soundFrom } from './prepare.js';
+import { type AtWork } from '../queue/atWork.js';
 
 type Part = { readonly clip: Clip; readonly file: MediaFile };
 type Size = { readonly width: number; readonly height: number };

@@ -1,8 +1,9 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { UploadsService } from '../uploads/uploads.service.js';
 import { Cuts } from './cuts.js';
-import type { Claimed } from './jobs.repository.js';
-import { Prepare, type AtWork } from './prepare.js';
+import type { Claimed } from '../queue/jobs.repository.js';
+import { Prepare } from './prepare.js';
+import { type AtWork } from '../queue/atWork.js';
 
 /** What is done for each kind of job. */
 @Injectable()

@@ -1,3 +1,4 @@
+import type { AtWork } from '../queue/atWork.js';
 import { writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { Inject, Injectable } from '@nestjs/common';
@@ -22,14 +23,7 @@ import { MediaStore } from '../media/mediaStore.js';
 import { frameTimes, probe } from '../media/probe.js';
 import { Stills } from '../media/stills.js';
 import { JobFault, faultOf, runTool } from '../media/tool.js';
-import { JobsRepository } from './jobs.repository.js';
-
-/** What a job is told while it runs: how far it is goes out, that it should end comes in. */
-export type AtWork = {
-  readonly signal: AbortSignal;
-  readonly deadlineS: number;
-  readonly progress: (part: number) => void;
-};
+import { JobsRepository } from '../queue/jobs.repository.js';
 
 /** The proxy for stepping: its height in lines, and a key frame every so many frames. */
 const PROXY_LINES = 360;

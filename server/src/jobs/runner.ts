@@ -10,7 +10,7 @@ import { isDatabaseAway } from '../database/away.js';
 import { faultOfRefusal } from '../errors/faults.js';
 import { Refused } from '../errors/refused.js';
 import { JobFault } from '../media/tool.js';
-import { JobsRepository, LEASE_S, MOST_TRIES, type Claimed } from './jobs.repository.js';
+import { JobsRepository, LEASE_S, MOST_TRIES, type Claimed } from '../queue/jobs.repository.js';
 import { Inbox } from '../uploads/inbox.js';
 import { UploadsService } from '../uploads/uploads.service.js';
 import { Post } from '../letters/post.js';

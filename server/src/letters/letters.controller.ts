@@ -1,7 +1,7 @@
 import { Controller, Get, Inject } from '@nestjs/common';
 import type { Letter } from '@odograph/core/contract';
-import { CurrentWho, Roles } from '../accounts/session.guard.js';
-import type { Who } from '../accounts/session.js';
+import { CurrentWho, Roles } from '../doors/doors.js';
+import type { Who } from '../doors/session.js';
 import { Says } from '../api/describe.js';
 import { LettersService } from './letters.service.js';
 

@@ -1,6 +1,4 @@
 import { Global, Module } from '@nestjs/common';
-import { ChangesController } from '../changes/changes.controller.js';
-import { ChangesService } from '../changes/changes.service.js';
 import { LibraryController } from './library.controller.js';
 import { HeavyTurns } from './heavy.js';
 import { LibraryRepository } from './library.repository.js';
@@ -9,8 +7,8 @@ import { ShownService } from './shown.service.js';
 
 @Global()
 @Module({
-  controllers: [LibraryController, ChangesController],
-  providers: [LibraryRepository, LibraryService, ChangesService, HeavyTurns, ShownService],
-  exports: [LibraryService, LibraryRepository, ChangesService, HeavyTurns, ShownService],
+  controllers: [LibraryController],
+  providers: [LibraryRepository, LibraryService, HeavyTurns, ShownService],
+  exports: [LibraryService, LibraryRepository, HeavyTurns, ShownService],
 })
 export class LibraryModule {}

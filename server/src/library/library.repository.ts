@@ -9,7 +9,7 @@ import {
   type WordChange,
 } from '@odograph/core';
 import { Op, QueryTypes, Sequelize, type Transaction } from 'sequelize';
-import type { Touched } from '../changes/edit.js';
+import type { Touched } from './touched.js';
 import type { AcademyId } from '../database/academyId.js';
 import { columnNames, fromRow, type Row } from '../database/columns.js';
 import type { Models } from '../database/models.js';

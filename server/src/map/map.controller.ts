@@ -1,8 +1,8 @@
 import { Controller, Get, Inject, Query, Req, Res } from '@nestjs/common';
 import type { Request, Response } from 'express';
 import Joi from 'joi';
-import { CurrentSession, Roles } from '../accounts/session.guard.js';
-import type { Session } from '../accounts/session.js';
+import { CurrentSession, Roles } from '../doors/doors.js';
+import type { Session } from '../doors/session.js';
 import { Says } from '../api/describe.js';
 import { checked } from '../errors/checked.js';
 import { MapService } from './map.service.js';

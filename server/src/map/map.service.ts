@@ -4,7 +4,7 @@ import { pipeline } from 'node:stream/promises';
 import { setImmediate as breathe } from 'node:timers/promises';
 import { Inject, Injectable } from '@nestjs/common';
 import { RowTable, loggedOf, messageOf, type Shown } from '@odograph/core';
-import type { Session } from '../accounts/session.js';
+import type { Session } from '../doors/session.js';
 import type { AcademyId } from '../database/academyId.js';
 import { HeavyTurns } from '../library/heavy.js';
 import { LibraryRepository } from '../library/library.repository.js';

@@ -15,8 +15,8 @@ import {
 } from '@odograph/core/contract';
 import type { Request, Response } from 'express';
 import Joi from 'joi';
-import { CurrentSession } from '../accounts/session.guard.js';
-import type { Session } from '../accounts/session.js';
+import { CurrentSession } from '../doors/doors.js';
+import type { Session } from '../doors/session.js';
 import { CheckedBody, Says } from '../api/describe.js';
 import { checked } from '../errors/checked.js';
 import { notFound } from '../errors/refused.js';

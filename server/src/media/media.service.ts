@@ -4,7 +4,7 @@ import type { Readable } from 'node:stream';
 import { Inject, Injectable } from '@nestjs/common';
 import { ptsOf, readCaptions, timeTable, type Instant, type MediaFile, type TimeTable } from '@odograph/core';
 import type { Captions, Changed, Prepared, TrackChoice } from '@odograph/core/contract';
-import type { Session } from '../accounts/session.js';
+import type { Session } from '../doors/session.js';
 import { ChangesService } from '../changes/changes.service.js';
 import type { AcademyId } from '../database/academyId.js';
 import pLimit from 'p-limit';

@@ -8,8 +8,8 @@ import {
   type NewMoment,
   type Removal,
 } from '@odograph/core/contract';
-import { CurrentSession } from '../accounts/session.guard.js';
-import type { Session } from '../accounts/session.js';
+import { CurrentSession } from '../doors/doors.js';
+import type { Session } from '../doors/session.js';
 import { CheckedBody, Says } from '../api/describe.js';
 import { MomentsService } from './moments.service.js';
 

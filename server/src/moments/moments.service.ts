@@ -1,7 +1,7 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { BARE_MOMENT, type Angle } from '@odograph/core';
 import type { Changed, MomentEdit, NewMoment, Removal } from '@odograph/core/contract';
-import type { Session } from '../accounts/session.js';
+import type { Session } from '../doors/session.js';
 import { ChangesService } from '../changes/changes.service.js';
 import { fromSent } from '../changes/fromSent.js';
 import { invalid } from '../errors/refused.js';

@@ -1,7 +1,7 @@
 import type { Entity } from '@odograph/core';
 import { Inject, Injectable } from '@nestjs/common';
 import { Op, QueryTypes, Sequelize } from 'sequelize';
-import type { Touched } from '../changes/edit.js';
+import type { Touched } from '../library/touched.js';
 import type { AcademyId } from '../database/academyId.js';
 import type { Models } from '../database/models.js';
 import { MODELS } from '../database/tokens.js';

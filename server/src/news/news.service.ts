@@ -1,7 +1,7 @@
 import { Inject, Injectable, type OnModuleDestroy } from '@nestjs/common';
 import type { News } from '@odograph/core/contract';
 import { AccountsRepository } from '../accounts/accounts.repository.js';
-import type { Session } from '../accounts/session.js';
+import type { Session } from '../doors/session.js';
 import type { AcademyId } from '../database/academyId.js';
 import { LibraryService } from '../library/library.service.js';
 import { NewsRepository } from './news.repository.js';

@@ -20,8 +20,8 @@ import {
   type TokenOnly,
 } from '@odograph/core/contract';
 import type { Request, Response } from 'express';
-import { CurrentSession, Public, Roles } from '../accounts/session.guard.js';
-import type { Session } from '../accounts/session.js';
+import { CurrentSession, Public, Roles } from '../doors/doors.js';
+import type { Session } from '../doors/session.js';
 import { callerOf, setSessionCookie } from '../accounts/sessionCookie.js';
 import { CheckedBody, Says } from '../api/describe.js';
 import { CONFIG, type Config } from '../config/config.js';

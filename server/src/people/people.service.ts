@@ -12,7 +12,7 @@ import {
 } from '@odograph/core/contract';
 import { AccountsRepository } from '../accounts/accounts.repository.js';
 import { AccountsService, type Caller, type Opened } from '../accounts/accounts.service.js';
-import type { Session } from '../accounts/session.js';
+import type { Session } from '../doors/session.js';
 import { mustBeGood } from '../accounts/passwords.js';
 import { newToken } from '../accounts/tokens.js';
 import { TriesService } from '../accounts/tries.service.js';

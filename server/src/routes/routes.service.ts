@@ -1,7 +1,7 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { readPlace, routeVtt, type RouteStep, type Words } from '@odograph/core';
 import type { Changed, NewRoute, Removal, RouteEdit } from '@odograph/core/contract';
-import type { Session } from '../accounts/session.js';
+import type { Session } from '../doors/session.js';
 import { BinService } from '../bin/bin.service.js';
 import { ChangesService } from '../changes/changes.service.js';
 import type { Edit } from '../changes/edit.js';

@@ -1,8 +1,8 @@
 import { Controller, Get, Inject, Param, Res } from '@nestjs/common';
 import type { Response } from 'express';
 import { AccountsRepository } from '../accounts/accounts.repository.js';
-import { CurrentSession, Roles } from '../accounts/session.guard.js';
-import type { Session } from '../accounts/session.js';
+import { CurrentSession, Roles } from '../doors/doors.js';
+import type { Session } from '../doors/session.js';
 import { Says } from '../api/describe.js';
 import { notFound } from '../errors/refused.js';
 import { PHONES, Phones } from './phones.js';

@@ -7,7 +7,7 @@ import { CONFIG, type Config } from '../config/config.js';
 import type { AcademyId } from '../database/academyId.js';
 import { faultOfRefusal } from '../errors/faults.js';
 import { Refused } from '../errors/refused.js';
-import { JobsRepository } from '../jobs/jobs.repository.js';
+import { JobsRepository } from '../queue/jobs.repository.js';
 import { MediaStore } from '../media/mediaStore.js';
 import { UploadsRepository } from './uploads.repository.js';
 import { UploadsService } from './uploads.service.js';

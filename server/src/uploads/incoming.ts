@@ -5,7 +5,7 @@ import type { NextFunction, Request, Response } from 'express';
 import Joi from 'joi';
 import { AccountsRepository } from '../accounts/accounts.repository.js';
 import { sessionTokenOf } from '../accounts/sessionCookie.js';
-import type { Session } from '../accounts/session.js';
+import type { Session } from '../doors/session.js';
 import { checked } from '../errors/checked.js';
 import { isDiskFull, messageOf } from '../errors/refusal.filter.js';
 import { Refused, invalid } from '../errors/refused.js';

@@ -1,10 +1,10 @@
 import { Controller, Delete, Get, HttpCode, Inject, Param, Post } from '@nestjs/common';
 import { uploadDone, uploadId, type UnderWay, type UploadDone } from '@odograph/core/contract';
-import { Roles, CurrentSession } from '../accounts/session.guard.js';
-import type { Session } from '../accounts/session.js';
+import { Roles, CurrentSession } from '../doors/doors.js';
+import type { Session } from '../doors/session.js';
 import { CheckedBody, Says } from '../api/describe.js';
 import { checked } from '../errors/checked.js';
-import { JobsRepository } from '../jobs/jobs.repository.js';
+import { JobsRepository } from '../queue/jobs.repository.js';
 import { notFound } from '../errors/refused.js';
 import { UploadsService } from './uploads.service.js';
 

@@ -1,6 +1,6 @@
 import { Module } from '@nestjs/common';
 import { AccountsModule } from '../accounts/accounts.module.js';
-import { JobsRepository } from '../jobs/jobs.repository.js';
+import { JobsRepository } from '../queue/jobs.repository.js';
 import { MediaModule } from '../media/media.module.js';
 import { Inbox } from './inbox.js';
 import { UploadsController } from './uploads.controller.js';

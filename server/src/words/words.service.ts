@@ -2,7 +2,7 @@ import { Inject, Injectable } from '@nestjs/common';
 import { BARE_WORD, SHIPPED_WORDS, namedIn, type Scope } from '@odograph/core';
 import type { AliasLines, Changed, Removal, WordEdit } from '@odograph/core/contract';
 import { AccountsRepository } from '../accounts/accounts.repository.js';
-import type { Session } from '../accounts/session.js';
+import type { Session } from '../doors/session.js';
 import { BinService } from '../bin/bin.service.js';
 import { ChangesService } from '../changes/changes.service.js';
 import type { Edit } from '../changes/edit.js';

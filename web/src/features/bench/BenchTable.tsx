@@ -104,7 +104,7 @@ export const BenchTable = ({
         {table && (
           <CourseLine
             {...{ desk, table, look: picture.look, overlay: picture.overlay, spans: stretches.spans }}
-            onSpan={stretches.take}
+            onStretch={stretches.take}
             links={clip.links}
             marks={marks.marks}
             onMark={marks.takeMark}

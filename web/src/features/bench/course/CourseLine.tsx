@@ -3,10 +3,10 @@ import { angleClock, fileSeconds, type Link, type TimeTable } from '@odograph/co
 import type { Look } from '@odograph/core/contract';
 import { useId, useMemo, useRef, useState, type PointerEvent } from 'react';
 import { useSize, useStable } from '../../../design/index.js';
-import { type Desk, type Edge, type SpanInHand } from '../desk/index.js';
+import { type Desk, type Edge, type StretchInHand } from '../desk/index.js';
 import { type MarkHere, type Marks } from '../marks/index.js';
 import { type Overlay } from '../picture/index.js';
-import { type Spans } from '../stretches/index.js';
+import { type Stretches } from '../stretches/index.js';
 import { Axis } from './Axis.js';
 import { bracketLanes } from './bracketLanes.js';
 import { ClipBrackets } from './ClipBrackets.js';
@@ -16,7 +16,7 @@ import { Edges } from './Edges.js';
 import { LinkMarks } from './LinkMarks.js';
 import { MarkTicks } from './MarkTicks.js';
 import { COURSE, HEIGHT, LANE, LANES_Y, LEFT, RIGHT, TOP } from './measures.js';
-import { Overlays, SpanFeet } from './Overlays.js';
+import { Overlays, StretchFeet } from './Overlays.js';
 import { Pointed } from './Pointed.js';
 import { Sightings } from './Sightings.js';
 import { useScale } from './useScale.js';
@@ -26,8 +26,8 @@ type Props = {
   readonly table: TimeTable;
   readonly look: Look | undefined;
   readonly overlay: Overlay;
-  readonly spans: Spans;
-  readonly onSpan: (inHand: SpanInHand) => void;
+  readonly spans: Stretches;
+  readonly onStretch: (inHand: StretchInHand) => void;
   readonly links: readonly Link[];
   readonly marks: Marks;
   readonly onMark: (mark: MarkHere) => void;
@@ -42,7 +42,7 @@ const notReadyOf = ({ handle: { readyFrames }, bench: { angle } }: Desk) =>
 
 /** The odograph line of a footage (its keys are those of the picture): the course it took for the first athlete, the clips as brackets under it, the frame in hand across it. */
 export const CourseLine = (props: Props): React.JSX.Element => {
-  const { desk, table, look, overlay, spans, onSpan, links, marks, onMark, onEdgeMoved } = props;
+  const { desk, table, look, overlay, spans, onStretch, links, marks, onMark, onEdgeMoved } = props;
   const { bench, words, handle, hand, selected, mayWrite } = desk;
   const { player } = handle;
   const [ref, { width }] = useSize({ width: 1280, height: HEIGHT });
@@ -95,7 +95,7 @@ export const CourseLine = (props: Props): React.JSX.Element => {
           onPointer={onPointer}
           onLeave={() => setPointed(null)}
         />
-        {mayWrite && <SpanFeet spans={spans} bottom={COURSE + TOP} xOf={xOf} onSpan={onSpan} />}
+        {mayWrite && <StretchFeet spans={spans} bottom={COURSE + TOP} xOf={xOf} onStretch={onStretch} />}
         <Sightings marks={marks} table={table} words={words} scale={scale} onMark={onMark} />
         <MarkTicks
           here={marks.here}

@@ -1,18 +1,18 @@
 import { ACTIVITY_STEP_S, burstSpans, isLeftOut } from '@odograph/core';
 import type { Look } from '@odograph/core/contract';
 import { useId, useMemo } from 'react';
-import { SPAN_TEXT, isSameSpan, type Spans } from '../stretches/index.js';
-import { type SpanInHand } from '../desk/index.js';
+import { KIND_TEXT, isSameStretch, type Stretches } from '../stretches/index.js';
+import { type StretchInHand } from '../desk/index.js';
 import { areaPath } from './levels.js';
 import { type Overlay } from '../picture/index.js';
 
 type Props = {
-  readonly spans: Spans;
+  readonly spans: Stretches;
   readonly bottom: number;
   readonly xOf: (frame: number) => number;
 };
 
-const keyOf = ({ span, stands }: SpanInHand): string => `${span.fromMs} ${stands?.kind ?? ''}`;
+const keyOf = ({ span, stands }: StretchInHand): string => `${span.fromMs} ${stands?.kind ?? ''}`;
 
 /** How tall the strongest movement is drawn. */
 const MOVES = 22;
@@ -68,13 +68,13 @@ export const Overlays = ({
         .join(''),
     ];
   }, [look, kind, sound, xOfS, bottom]);
-  const band = ({ span, stands }: SpanInHand): React.JSX.Element | null => {
+  const band = ({ span, stands }: StretchInHand): React.JSX.Element | null => {
     const frames = spans.framesOf(span);
     if (!frames) return null;
     const [x1, x2] = [xOf(frames.inFrame), xOf(frames.outFrame)];
-    const isInHand = spans.inHand !== undefined && isSameSpan(spans.inHand.span, span);
+    const isInHand = spans.inHand !== undefined && isSameStretch(spans.inHand.span, span);
     const isOut = stands !== null && isLeftOut(stands);
-    const name = stands ? SPAN_TEXT[stands.kind] : '';
+    const name = stands ? KIND_TEXT[stands.kind] : '';
     return (
       <g key={keyOf({ span, stands })} data-span={stands?.kind ?? 'asked'} pointerEvents="none">
         {isOut && <rect x={x1} y={top} width={Math.max(2, x2 - x1)} height={bottom - top} fill={`url(#${hatch})`} />}
@@ -141,12 +141,12 @@ export const Overlays = ({
 };
 
 /** Before the course, where the pointer finds them: the feet of the stretches, to be taken in hand. */
-export const SpanFeet = ({
+export const StretchFeet = ({
   spans,
   bottom,
   xOf,
-  onSpan,
-}: Props & { readonly onSpan: (inHand: SpanInHand) => void }): React.JSX.Element => (
+  onStretch,
+}: Props & { readonly onStretch: (inHand: StretchInHand) => void }): React.JSX.Element => (
   <g style={{ cursor: 'pointer' }}>
     {spans.shown.map((inHand) => {
       const frames = spans.framesOf(inHand.span);
@@ -161,8 +161,8 @@ export const SpanFeet = ({
           height={12}
           fill="transparent"
           role="button"
-          aria-label={inHand.stands ? SPAN_TEXT[inHand.stands.kind] : 'little moves here'}
-          onClick={() => onSpan(inHand)}
+          aria-label={inHand.stands ? KIND_TEXT[inHand.stands.kind] : 'little moves here'}
+          onClick={() => onStretch(inHand)}
         />
       );
     })}

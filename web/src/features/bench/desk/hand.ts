@@ -1,7 +1,7 @@
 import type { FootageSpan, MsSpan } from '@odograph/core';
 
 /** A stretch about which something can be said: one that stands on the footage, or one that is only asked about. */
-export type SpanInHand = { readonly span: MsSpan; readonly stands: FootageSpan | null };
+export type StretchInHand = { readonly span: MsSpan; readonly stands: FootageSpan | null };
 export type Edge = 'in' | 'out';
 /** How the attempt of the clip in hand is told now, or what is done with the clip. */
 export type Way =
@@ -16,7 +16,7 @@ export type Held =
   /** A clip or a stretch begins there; where it ends is not said yet. */
   | { readonly is: 'begun'; readonly inFrame: number }
   | { readonly is: 'clip'; readonly clipId: string; readonly way: Way }
-  | { readonly is: 'stretch'; readonly stretch: SpanInHand }
+  | { readonly is: 'stretch'; readonly stretch: StretchInHand }
   | { readonly is: 'mark'; readonly momentId: string };
 export type Question = 'go to' | 'clock';
 /** What has the hand on the bench: one thing at a time. What is asked lies over what was in hand, which is in hand again once it is answered. */

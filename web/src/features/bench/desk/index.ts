@@ -1,6 +1,6 @@
 export { BenchHint } from './BenchHint.js';
 export { DESK_TEXT } from './desk.text.js';
-export { EMPTY, PARTS, heldIn, wayOf, type Edge, type Hand, type HandMove, type SpanInHand } from './hand.js';
+export { EMPTY, PARTS, heldIn, wayOf, type Edge, type Hand, type HandMove, type StretchInHand } from './hand.js';
 export { leftIn } from './leftIn.js';
 export { instantAt, newClipEdit } from './newClip.js';
 export { together, type Room } from './room.js';

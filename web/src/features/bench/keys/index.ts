@@ -11,7 +11,7 @@ export {
   PHRASE_KEYS,
   PICTURE_KEYS,
   hintsWhen,
-  spanHints,
+  stretchHints,
   type Hint,
 } from './keys.text.js';
 export { type OwnKeys } from './ownKeys.js';

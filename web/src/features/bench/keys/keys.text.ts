@@ -186,7 +186,7 @@ export const EDGE_KEYS: readonly Hint[] = [
 ];
 
 /** Keys that work while a stretch is in hand. */
-export const spanHints = (kinds: number): readonly Hint[] => [
+export const stretchHints = (kinds: number): readonly Hint[] => [
   { keys: `1 … ${kinds}`, does: 'say what it is' },
   { keys: 'Del', does: 'take it off', press: 'Delete' },
   { keys: 'esc', does: 'back to the picture', press: 'Escape' },

@@ -10,7 +10,7 @@ import { ClockHere, type MatchClock } from '../clock/index.js';
 import { cameraName, type Desk, type OnBench } from '../desk/index.js';
 import { MarksHere, type MarkRoom } from '../marks/index.js';
 import type { SideTelling } from '../phrase/index.js';
-import { SpansHere, type StretchRoom } from '../stretches/index.js';
+import { StretchesHere, type StretchRoom } from '../stretches/index.js';
 import { CaptionsHere } from './CaptionsHere.js';
 import { LIST_TEXT as T } from './list.text.js';
 import { SidesHere } from './SidesHere.js';
@@ -127,7 +127,7 @@ const About = ({ desk, clock, stretches, marks, telling }: HeadProps): React.JSX
         </Box>
       )}
       {mayWrite && !clock.contradictions.length && <ClockHere clock={clock} />}
-      <SpansHere spans={stretches.spans} mayWrite={mayWrite} onLook={stretches.onLulls} />
+      <StretchesHere spans={stretches.spans} mayWrite={mayWrite} onLook={stretches.onLulls} />
       {mayWrite && <MarksHere marks={marks.marks} onNext={marks.toNext} />}
       <SidesHere bench={bench} telling={telling} mayWrite={mayWrite} />
       {mayWrite && <CaptionsHere fileId={bench.file.id} />}

@@ -21,8 +21,8 @@ type Beside = {
 
 const hintsOf = ({ hand, isTyping, selected, before }: Desk): readonly Hint[] => {
   if (isTyping) return wayOf(hand)?.by === 'line' ? LINE_KEYS : PHRASE_KEYS;
-  const isFresh = selected?.attempt.action === null && before !== undefined;
-  return PICTURE_KEYS.filter(hintsWhen(isFresh ? 'fresh clip' : 'told clip'));
+  const mayRepeat = selected?.attempt.action === null && before !== undefined;
+  return PICTURE_KEYS.filter(hintsWhen(mayRepeat ? 'fresh clip' : 'told clip'));
 };
 
 const panelOf = (desk: Desk, view: ClipView, beside: Beside): ReactNode => {

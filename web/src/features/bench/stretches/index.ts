@@ -1,4 +1,4 @@
-export { SpansHere } from './SpansHere.js';
-export { SPAN_TEXT } from './stretches.text.js';
-export { isSameSpan, type Spans } from './useSpans.js';
+export { StretchesHere } from './StretchesHere.js';
+export { KIND_TEXT } from './stretches.text.js';
+export { isSameStretch, type Stretches } from './useStretches.js';
 export { useStretchRoom, type StretchRoom } from './useStretchRoom.js';

@@ -1,7 +1,7 @@
 import type { FootageSpan } from '@odograph/core';
 
 /** What can be said of a stretch, in the order of its keys. */
-export const SPAN_TEXT: Readonly<Record<FootageSpan['kind'], string>> = {
+export const KIND_TEXT: Readonly<Record<FootageSpan['kind'], string>> = {
   advertising: 'advertising',
   talk: 'talk',
   'dead time': 'dead time',

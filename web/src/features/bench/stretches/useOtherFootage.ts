@@ -4,7 +4,7 @@ import { v7 as newId } from 'uuid';
 import { failureText } from '../../library/index.js';
 import { useNewAngleMutation } from '../../server/index.js';
 import { type OnBench } from '../desk/index.js';
-import { type Spans } from './useSpans.js';
+import { type Stretches } from './useStretches.js';
 
 /** How slow a replay is taken to be until two instants of it are found. */
 const USUAL_REPLAY = 0.5;
@@ -17,7 +17,7 @@ export type OtherFootage = {
 };
 
 /** Stretches of the file in hand that show something else: a replay, which becomes a camera of this footage; or other footage, which gets an angle of it. */
-export const useOtherFootage = (bench: OnBench, spans: Spans): OtherFootage => {
+export const useOtherFootage = (bench: OnBench, spans: Stretches): OtherFootage => {
   const [newAngle, { error }] = useNewAngleMutation();
   const navigate = useNavigate();
   const { file, footage } = bench;

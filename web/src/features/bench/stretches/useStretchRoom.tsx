@@ -2,21 +2,21 @@ import { SPAN_KINDS, frameCount, timecode } from '@odograph/core';
 import type { Look } from '@odograph/core/contract';
 import { useEffect, useState } from 'react';
 import { useLibrary } from '../../library/index.js';
-import { BenchHint, EMPTY, type Desk, type Room, type SpanInHand } from '../desk/index.js';
-import { spanHints } from '../keys/index.js';
-import { SpanLine } from './SpanLine.js';
+import { BenchHint, EMPTY, type Desk, type Room, type StretchInHand } from '../desk/index.js';
+import { stretchHints } from '../keys/index.js';
+import { StretchLine } from './StretchLine.js';
 import { STRETCH_TEXT as T } from './stretches.text.js';
 import { useOtherFootage } from './useOtherFootage.js';
-import { useSpans, type Spans } from './useSpans.js';
+import { useStretches, type Stretches } from './useStretches.js';
 
 export type StretchRoom = {
-  readonly spans: Spans;
-  readonly take: (stretch: SpanInHand) => void;
+  readonly spans: Stretches;
+  readonly take: (stretch: StretchInHand) => void;
   readonly onLulls: () => void;
   readonly room: Room;
 };
 
-const textOf = ({ table }: Desk, { span }: SpanInHand, spans: Spans): string => {
+const textOf = ({ table }: Desk, { span }: StretchInHand, spans: Stretches): string => {
   const frames = spans.framesOf(span);
   return frames && table
     ? `${timecode(table, frames.inFrame)} – ${timecode(table, Math.min(frameCount(table) - 1, frames.outFrame))}`
@@ -29,7 +29,7 @@ export const useStretchRoom = (desk: Desk, look: Look | undefined): StretchRoom 
   const { player, frame } = handle;
   const { footage } = useLibrary();
   const [isNone, setNone] = useState(false);
-  const spans = useSpans(desk, look);
+  const spans = useStretches(desk, look);
   const other = useOtherFootage(bench, spans);
   useEffect(() => player?.skip(spans.skips, spans.fast), [player, spans.skips, spans.fast]);
   const kinds = SPAN_KINDS.filter((kind) => kind !== 'logged throughout' || bench.footage.logged === 'picked');
@@ -62,9 +62,9 @@ export const useStretchRoom = (desk: Desk, look: Look | undefined): StretchRoom 
     room: {
       keys: { ';': spans.nextInLulls, ...(mayWrite ? { x: onHere, ...inHandKeys } : {}) },
       ...(inHand && {
-        hints: spanHints(kinds.length),
+        hints: stretchHints(kinds.length),
         panel: (
-          <SpanLine
+          <StretchLine
             inHand={inHand}
             text={textOf(desk, inHand, spans)}
             kinds={kinds}

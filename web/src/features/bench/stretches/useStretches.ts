@@ -19,14 +19,14 @@ import { useMemo, useState } from 'react';
 import { useEdit } from '../../replica/index.js';
 import type { Stretch } from '../../player/index.js';
 import { useOwn } from '../../library/index.js';
-import { EMPTY, type Desk, type SpanInHand } from '../desk/index.js';
+import { EMPTY, type Desk, type StretchInHand } from '../desk/index.js';
 
 export const IN_LULLS = ['played', 'fast', 'skipped'] as const;
 export type InLulls = (typeof IN_LULLS)[number];
 
-export type Spans = {
+export type Stretches = {
   /** What stands on the line: what is said of stretches, and those asked about while somebody looks for lulls. */
-  readonly shown: readonly SpanInHand[];
+  readonly shown: readonly StretchInHand[];
   /** How many are asked about. */
   readonly asked: number;
   /** Whether the pictures have been read, so that lulls can be looked for. */
@@ -34,14 +34,14 @@ export type Spans = {
   readonly isLooking: boolean;
   readonly technicalMs: number;
   readonly wholeMs: number;
-  readonly inHand: SpanInHand | undefined;
+  readonly inHand: StretchInHand | undefined;
   /** What playing passes over, in frames of the camera in hand. */
   readonly skips: readonly Stretch[];
   /** What goes by quickly. */ readonly fast: readonly Stretch[];
   /** How stretches in which little moves are played. */ readonly inLulls: InLulls;
   readonly nextInLulls: () => void;
   /** The stretch at a frame, or the one between where it was begun and it. */
-  readonly at: (frame: number, begun: number | null) => SpanInHand | undefined;
+  readonly at: (frame: number, begun: number | null) => StretchInHand | undefined;
   readonly say: (kind: FootageSpan['kind']) => void;
   /** Takes off what is said of the stretch in hand. */
   readonly forget: () => void;
@@ -55,7 +55,7 @@ export type Spans = {
 };
 
 /** Whether two are the same stretch. */
-export const isSameSpan = (a: MsSpan, b: MsSpan): boolean => a.fromMs === b.fromMs && a.toMs === b.toMs;
+export const isSameStretch = (a: MsSpan, b: MsSpan): boolean => a.fromMs === b.fromMs && a.toMs === b.toMs;
 
 /** Stretches in which little moves or nothing is seen, about which nobody has said anything yet. */
 const useLulls = ({ bench, table }: Desk, look: Look | undefined): readonly MsSpan[] => {
@@ -85,7 +85,7 @@ const useLulls = ({ bench, table }: Desk, look: Look | undefined): readonly MsSp
 const usePlayed = (
   { bench, table }: Desk,
   lulls: readonly MsSpan[],
-): Pick<Spans, 'skips' | 'fast' | 'inLulls' | 'nextInLulls'> => {
+): Pick<Stretches, 'skips' | 'fast' | 'inLulls' | 'nextInLulls'> => {
   const [inLulls, setInLulls] = useOwn<InLulls>('odograph.lulls', 'played');
   const { footage, angle, file } = bench;
   const [skips, fast] = useMemo((): readonly [readonly Stretch[], readonly Stretch[]] => {
@@ -101,7 +101,7 @@ const usePlayed = (
 };
 
 /** What is said of stretches of the footage on the bench, and of the one in hand: that they are no technique, or logged throughout. */
-export const useSpans = (desk: Desk, look: Look | undefined): Spans => {
+export const useStretches = (desk: Desk, look: Look | undefined): Stretches => {
   const { bench, table, handle, hand, move } = desk;
   const edit = useEdit();
   const { footage, angle, file } = bench;
@@ -113,18 +113,18 @@ export const useSpans = (desk: Desk, look: Look | undefined): Spans => {
   const clock = useMemo(() => angleClock(angle, file), [angle, file]);
   const msOf = (frame: number): number => (table ? footageSeconds(clock, ptsOf(table, frame)) * 1000 : 0);
   const framesOf = (span: MsSpan): Stretch | undefined => table && framesIn(table, clock, span);
-  const open = lulls.filter((span) => !passed.some((p) => isSameSpan(p, span)));
+  const open = lulls.filter((span) => !passed.some((p) => isSameStretch(p, span)));
   const asked = isLooking ? open : [];
   const first = bench.cameras[0]!;
   const whole = filmedMs(first.angle, first.file);
-  const take = (stretch: SpanInHand | undefined): void =>
+  const take = (stretch: StretchInHand | undefined): void =>
     move({ does: 'take', held: stretch ? { is: 'stretch', stretch } : EMPTY });
   const save = (spans: readonly FootageSpan[]): void => edit({ kind: 'footage', id: footage.id, changes: { spans } });
   const but = (stands: FootageSpan | null): readonly FootageSpan[] =>
-    stands ? all.filter((s) => !(isSameSpan(s, stands) && s.kind === stands.kind)) : all;
+    stands ? all.filter((s) => !(isSameStretch(s, stands) && s.kind === stands.kind)) : all;
   /** Takes the first that is asked about from an instant on, else the first of all; `done` is dealt with. */
   const takeNext = (atMs: number, done?: MsSpan): void => {
-    const rest = open.filter((s) => !done || !isSameSpan(s, done));
+    const rest = open.filter((s) => !done || !isSameStretch(s, done));
     const span = rest.find((s) => s.fromMs >= atMs) ?? rest[0];
     take(span && { span, stands: null });
     const frames = span && framesOf(span);
@@ -134,8 +134,8 @@ export const useSpans = (desk: Desk, look: Look | undefined): Spans => {
     ...usePlayed(desk, lulls),
     ...{ asked: asked.length, mayLook: look !== undefined, isLooking, inHand, framesOf, msOf },
     shown: [
-      ...all.map((span): SpanInHand => ({ span, stands: span })),
-      ...asked.map((span): SpanInHand => ({ span, stands: null })),
+      ...all.map((span): StretchInHand => ({ span, stands: span })),
+      ...asked.map((span): StretchInHand => ({ span, stands: null })),
     ],
     technicalMs: technicalMs(all, whole),
     wholeMs: whole.toMs - whole.fromMs,

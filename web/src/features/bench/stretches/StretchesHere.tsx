@@ -2,15 +2,15 @@ import { Box, Flex } from '@chakra-ui/react';
 import { Action, Mono } from '../../../design/index.js';
 import { clockText } from '@odograph/core';
 import { STRETCH_TEXT as T } from './stretches.text.js';
-import { type Spans } from './useSpans.js';
+import { type Stretches } from './useStretches.js';
 
 /** How much of the footage is technique, and the way to the stretches in which little moves. */
-export const SpansHere = ({
+export const StretchesHere = ({
   spans,
   mayWrite,
   onLook,
 }: {
-  readonly spans: Spans;
+  readonly spans: Stretches;
   readonly mayWrite: boolean;
   readonly onLook: () => void;
 }): React.JSX.Element => (

@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { COACH, TestApp } from '../testing/testApp.js';
-import { readConfig } from './config.js';
+import { readConfig } from '../config/config.js';
 import { isOwnOrigin } from './origin.js';
 
 describe('whose pages may change something', () => {

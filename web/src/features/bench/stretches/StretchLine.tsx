@@ -1,11 +1,11 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { Footage, FootageSpan } from '@odograph/core';
 import { Action, Mono, Picked } from '../../../design/index.js';
-import { SPAN_TEXT, STRETCH_TEXT as T } from './stretches.text.js';
-import { type SpanInHand } from '../desk/index.js';
+import { KIND_TEXT, STRETCH_TEXT as T } from './stretches.text.js';
+import { type StretchInHand } from '../desk/index.js';
 
 type Props = {
-  readonly inHand: SpanInHand;
+  readonly inHand: StretchInHand;
   readonly text: string;
   readonly kinds: readonly FootageSpan['kind'][];
   /** How many more lulls there are; undefined where this is none. */
@@ -24,7 +24,7 @@ type Props = {
 const NEW = 'new';
 
 /** What a stretch of the footage is, said in one line in the place of the phrase. */
-export const SpanLine = ({
+export const StretchLine = ({
   inHand,
   text,
   kinds,
@@ -65,7 +65,7 @@ export const SpanLine = ({
             onClick={() => onSay(kind)}
           >
             <Mono fontSize="12px">{i + 1}</Mono>
-            {SPAN_TEXT[kind]}
+            {KIND_TEXT[kind]}
           </Action>
         ))}
       </Flex>

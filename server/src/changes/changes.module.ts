@@ -1,0 +1,7 @@
+import { Global, Module } from '@nestjs/common';
+import { ChangesController } from './changes.controller.js';
+import { ChangesService } from './changes.service.js';
+
+@Global()
+@Module({ controllers: [ChangesController], providers: [ChangesService], exports: [ChangesService] })
+export class ChangesModule {}
