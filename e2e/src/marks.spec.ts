@@ -81,8 +81,10 @@ test('when marks are gone through one after the other, each should go round, be 
   await page.keyboard.press(',');
   await page.keyboard.press(',');
   await expect(page.getByTestId('picture')).toHaveAttribute('data-playing', 'false');
+  await expect(page.getByTestId('mark')).toContainText('Its end is a guess');
   await page.keyboard.press('+');
   await expect(page.getByTestId('mark')).toContainText('loop of 4 s');
+  await expect(page.getByTestId('mark')).toContainText('It ends where you said');
   await page.keyboard.press('v');
   await expect(page.getByText('in a loop, half speed')).toBeVisible();
   await page.keyboard.press('Home');

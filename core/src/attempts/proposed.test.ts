@@ -29,7 +29,18 @@ describe('what is proposed', () => {
 
   test('when changes tell themselves what is proposed, that should stand', () => {
     const changes = { result: 'failed', proposed: ['result'] } as const;
-    expect(asSaid({ proposed: [] }, changes)).toBe(changes);
-    expect(asSaid({ proposed: ['result'] }, { result: null })).toEqual({ result: null, proposed: [] });
+    expect(asSaid({ proposed: [], endAssumed: false }, changes)).toBe(changes);
+    expect(asSaid({ proposed: ['result'], endAssumed: false }, { result: null })).toEqual({
+      ...{ result: null, proposed: [] },
+    });
+  });
+
+  test('when an end that was assumed is set, it should be assumed no more; what else is set leaves it so', () => {
+    const open = { proposed: [], endAssumed: true } as const;
+    const end = { frame: 9, pts: 90 };
+    expect(asSaid(open, { end })).toEqual({ end, endAssumed: false });
+    expect(asSaid(open, { end, endAssumed: true })).toEqual({ end, endAssumed: true });
+    expect(asSaid(open, { result: 'failed' })).toEqual({ result: 'failed' });
+    expect(asSaid({ ...open, endAssumed: false }, { end })).toEqual({ end });
   });
 });

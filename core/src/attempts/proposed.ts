@@ -11,14 +11,14 @@ const FIELD: Readonly<Record<ProposedPart, 'subject' | 'state' | 'action' | 'fin
   result: 'result',
 };
 
-/** Changes of an attempt with what they say no longer proposed: what somebody sets is said, unless the changes tell themselves what is proposed. */
-export const asSaid = <C extends Partial<Attempt>>(
-  { proposed }: Pick<Attempt, 'proposed'>,
-  changes: C,
-): C & { readonly proposed?: Attempt['proposed'] } => {
-  if (changes.proposed !== undefined) return changes;
+type Open = Pick<Attempt, 'proposed' | 'endAssumed'>;
+/** Changes of an attempt with what they say no longer proposed or assumed: what somebody sets is said, unless the changes tell themselves what is not. */
+export const asSaid = <C extends Partial<Attempt>>({ proposed, endAssumed }: Open, changes: C): C & Partial<Open> => {
+  const isEndSaid = endAssumed && changes.end !== undefined && changes.endAssumed === undefined;
+  const withEnd = isEndSaid ? { ...changes, endAssumed: false } : changes;
+  if (changes.proposed !== undefined) return withEnd;
   const left = proposed.filter((part) => changes[FIELD[part]] === undefined);
-  return left.length === proposed.length ? changes : { ...changes, proposed: left };
+  return left.length === proposed.length ? withEnd : { ...withEnd, proposed: left };
 };
 
 /** What of a field stands only because it follows: all of it, or the role in it; null where somebody said it. */

@@ -113,6 +113,7 @@ export type Attempt = {
   readonly lead: Side | null;
   readonly action: string | null;
   readonly intent: 'own' | 'bait';
+  /** Nobody said where it ended: `end` is where the loop round its mark did. */ readonly endAssumed: boolean;
   /** Meant beforehand, or made up on the spot; null = not said. */ readonly planned: boolean | null;
   readonly result: Result | null;
   readonly depth: number | null;

@@ -113,6 +113,7 @@ export const ATTEMPT = {
   lead: saidOr(orNull(SIDE), null),
   action: saidOr(orNull(key('action')), null),
   intent: saidOr(choice('own', 'bait'), 'own'),
+  endAssumed: saidOr(FLAG, false),
   planned: saidOr(orNull(FLAG), null),
   result: saidOr(orNull(choice(...RESULTS)), null),
   depth: saidOr(orNull(whole(0, 4)), null),

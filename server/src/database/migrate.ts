@@ -14,6 +14,7 @@ import * as proposed from './migrations/0009-proposed.js';
 import * as aliasLanguage from './migrations/0010-alias-language.js';
 import * as rowsOnce from './migrations/0011-rows-once.js';
 import * as planned from './migrations/0012-planned.js';
+import * as endAssumed from './migrations/0013-end-assumed.js';
 
 const MIGRATIONS = [
   first,
@@ -28,6 +29,7 @@ const MIGRATIONS = [
   aliasLanguage,
   rowsOnce,
   planned,
+  endAssumed,
 ] as const;
 
 /** All migrations, in order; numbered, reversible. */

@@ -77,6 +77,7 @@ const FIELDS: Readonly<Record<Sayable, string>> & Readonly<Record<string, string
   logged: 'logged',
   lead: 'lead side',
   intent: 'bait or meant',
+  endAssumed: 'end not said',
   planned: 'planned or on the spot',
   resisted: 'whether they resisted',
   shownAs: 'shown right or as a mistake',

@@ -45,8 +45,14 @@ export const ClipDetail = ({
         </Mono>{' '}
         {row.name}
         {row.frame !== null && (
-          <Mono fontSize="13px" color="ink" marginLeft="1">
+          <Mono
+            fontSize="13px"
+            color={row.isAssumed ? 'inkSoft' : 'ink'}
+            marginLeft="1"
+            {...(row.isAssumed ? { borderBottomWidth: '1px', borderStyle: 'dashed', title: T.assumed } : {})}
+          >
             {timecode(table, Math.min(row.frame, frameCount(table) - 1))}
+            {row.isAssumed && '?'}
           </Mono>
         )}
       </Bare>

@@ -2,6 +2,7 @@ export const INSTANT_TEXT = {
   label: 'Instants of this clip',
   goTo: 'Go to',
   notSaid: 'not marked',
+  assumed: 'Nobody said where it ended; this is where the loop round the mark did.',
   outside: (name: string): string => `The clip doesn’t reach this frame, so ${name} stays where it was.`,
   order: 'Start, commit and end have to come in that order, so nothing changed.',
   loopFrom: (code: string): string => `a loop from ${code}: {u} where it ends`,

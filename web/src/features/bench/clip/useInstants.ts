@@ -26,6 +26,7 @@ export type NamedInstant = {
   readonly name: InstantName;
   readonly key: string;
   readonly frame: number | null;
+  /** Nobody said it. */ readonly isAssumed: boolean;
 };
 
 export type Instants = {
@@ -59,12 +60,12 @@ export const useInstants = (
   const named = INSTANT_NAMES.flatMap((name, i): NamedInstant[] => {
     const key = String(i + 1);
     if (isKeyMoment(name))
-      return [{ name, key, frame: clip.keyMoments.find((m) => m.name === name)?.at.frame ?? null }];
+      return [{ name, key, frame: clip.keyMoments.find((m) => m.name === name)?.at.frame ?? null, isAssumed: false }];
     const at = attemptAt[name];
-    return isOwnCamera ? [{ name, key, frame: at }] : [];
+    return isOwnCamera ? [{ name, key, frame: at, isAssumed: name === 'end' && attempt.endAssumed }] : [];
   });
   const rows: readonly NamedInstant[] = mistake
-    ? [...named, { name: UNTIL, key: UNTIL_KEY, frame: mistake.until?.frame ?? null }]
+    ? [...named, { name: UNTIL, key: UNTIL_KEY, frame: mistake.until?.frame ?? null, isAssumed: false }]
     : named;
   const goTo = ({ frame: at }: NamedInstant): void => {
     if (at === null) return;
@@ -79,12 +80,13 @@ export const useInstants = (
     if (start > end || (commit !== null && (commit < start || commit > end))) return T.order;
     return null;
   };
-  const set = ({ name, frame: before }: NamedInstant): void => {
+  const set = ({ name, frame: before, isAssumed }: NamedInstant): void => {
     const at = frame();
     const why = against(name, at);
     setProblem(why === null ? null : { clipId: clip.id, text: why });
     if (why !== null) return;
-    const isSame = before === at;
+    // what was only assumed is said by its key, on the same frame too
+    const isSame = before === at && !isAssumed;
     if (isKeyMoment(name)) {
       const moments = without(clip.keyMoments, name);
       const keyMoments = isSame ? moments : [...moments, { name, at: instantAt(table, at) }];

@@ -14,6 +14,7 @@ import { Course } from './Course.js';
 import { Cursor, FrameSlider } from './Cursor.js';
 import { Edges } from './Edges.js';
 import { LinkMarks } from './LinkMarks.js';
+import { MarkLoop } from './MarkLoop.js';
 import { MarkTicks } from './MarkTicks.js';
 import { COURSE, HEIGHT, LANE, LANES_Y, LEFT, RIGHT, TOP } from './measures.js';
 import { Overlays, StretchFeet } from './Overlays.js';
@@ -97,6 +98,7 @@ export const CourseLine = (props: Props): React.JSX.Element => {
         />
         {mayWrite && <StretchFeet spans={spans} bottom={COURSE + TOP} xOf={xOf} onStretch={onStretch} />}
         <Sightings marks={marks} table={table} words={words} scale={scale} onMark={onMark} />
+        <MarkLoop marks={marks} xOf={xOf} />
         <MarkTicks
           here={marks.here}
           inHandId={marks.inHand?.moment.id}

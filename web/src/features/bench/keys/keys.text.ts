@@ -167,6 +167,7 @@ export const MARK_KEYS: readonly Hint[] = [
   { keys: 'V', does: 'once more, slower', press: 'v' },
   { keys: ',', does: '', press: ',' },
   { keys: '.', does: 'move it a frame', press: '.' },
+  { keys: 'O', does: 'it ends here', press: 'o' },
   { keys: '−', does: '', press: '-' },
   { keys: '+', does: 'loop', press: '+' },
   { keys: 'Del', does: 'take it off', press: 'Delete' },

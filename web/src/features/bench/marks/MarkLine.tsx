@@ -17,6 +17,7 @@ import {
 } from '../phrase/index.js';
 import { Caps } from '../keys/index.js';
 import { instantAt, leftIn, newClipEdit, type OnBench, type Focusable } from '../desk/index.js';
+import { MARK_TEXT as M } from './marks.text.js';
 import { type MarkHere, type Marks } from './useMarks.js';
 
 /** The mark in hand, and the line in which is said what happened there: Enter makes a clip of it. */
@@ -74,7 +75,11 @@ export const MarkLine = ({
       following,
       further,
       chain,
-      edit: { ...bare, attempt: { ...bare.attempt, start, end, ...changes }, clip },
+      edit: {
+        ...bare,
+        attempt: { ...bare.attempt, start, end, endAssumed: marks.isEndAssumed && !chain, ...changes },
+        clip,
+      },
     };
   };
   /** A place and nothing else: they are there, and nobody acts. */
@@ -110,7 +115,9 @@ export const MarkLine = ({
       <Box fontSize="14px" color="inkSoft" flexShrink="0" paddingTop="1" lineHeight="1.35">
         {text}
         <br />
-        <Caps text={T.loop(marks.loopS)} />
+        <Caps text={M.loop(marks.loopS)} />
+        <br />
+        <Caps text={marks.isEndAssumed ? M.endAssumed : M.endSaid} />
       </Box>
       <Box flex="1" minWidth="0">
         <PhraseLine

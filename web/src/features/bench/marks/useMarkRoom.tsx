@@ -27,6 +27,8 @@ const markingKeys = ({ handle: { player, frame }, line, select }: Desk, marks: M
     '.': () => nudge(1),
     '-': () => marks.setLoop(-1),
     '+': () => marks.setLoop(1),
+    i: () => marks.setEdge('in'),
+    o: () => marks.setEdge('out'),
     p: () => line.current?.focus(),
     '/': () => line.current?.focus(),
     Delete: marks.forget,

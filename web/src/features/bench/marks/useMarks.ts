@@ -11,14 +11,14 @@ import {
   type Sighting,
   type TimeTable,
 } from '@odograph/core';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { useDispatch } from 'react-redux';
 import { v7 as newId } from 'uuid';
 import { useLibrary, useOwn } from '../../library/index.js';
 import { editQueued, useEdit } from '../../replica/index.js';
 import { useMeQuery } from '../../server/index.js';
 import type { Stretch } from '../../player/index.js';
-import { EMPTY, instantAt, type Desk } from '../desk/index.js';
+import { EMPTY, instantAt, type Desk, type Edge } from '../desk/index.js';
 
 /** A mark that waits, and its frame on the camera in hand. */
 export type MarkHere = { readonly moment: Moment; readonly frame: number };
@@ -43,6 +43,9 @@ export type Marks = Lag &
     readonly inHand: MarkHere | undefined;
     /** The frames of the loop round a mark. */
     readonly around: (mark: MarkHere) => Stretch;
+    /** Nobody said where it ends: the loop round the mark in hand does. */ readonly isEndAssumed: boolean;
+    /** Says of the mark in hand where what happened there begins, and where it ends: the frame that is shown. */
+    readonly setEdge: (edge: Edge) => void;
     readonly drop: () => void;
     /** The mark that waits behind an instant, or the first. */
     readonly after: (frame: number) => MarkHere | undefined;
@@ -50,6 +53,9 @@ export type Marks = Lag &
     readonly nudge: (by: number) => number | undefined;
     readonly forget: () => void;
   };
+
+/** What was said by hand of where a mark's clip begins and ends. */
+type Own = { readonly momentId: string; readonly inFrame?: number; readonly outFrame?: number; readonly isLoop?: true };
 
 const LOOPS_S = [1, 2, 3, 4, 6] as const;
 /** So much of the loop lies before the mark. */
@@ -126,16 +132,31 @@ export const useMarks = (desk: Desk): Marks => {
   const [here, sightings] = usePlaced(desk, msOf);
   const clock = useMemo(() => angleClock(angle, file), [angle, file]);
   const inHand = hand.is === 'mark' ? [...here, ...sightings].find((m) => m.moment.id === hand.momentId) : undefined;
+  const [kept, keep] = useState<Own | null>(null);
+  const own = kept && kept.momentId === inHand?.moment.id ? kept : null;
   const clamp = (f: number): number => Math.min(angle.toFrame - 1, Math.max(angle.fromFrame, f));
   const frameAtMs = (of: TimeTable, ms: number): number => clamp(firstFrameFrom(of, clock, ms));
   const msHere = (of: TimeTable, f: number): number => footageSeconds(clock, ptsOf(of, f)) * 1000;
   return {
     ...{ ...lag, ...loop, here, sightings, inHand },
-    around: ({ frame: at }) => {
+    isEndAssumed: !own?.isLoop && own?.outFrame === undefined,
+    setLoop: (by) => {
+      loop.setLoop(by);
+      if (inHand) keep({ ...own, momentId: inHand.moment.id, isLoop: true });
+    },
+    setEdge: (edge) => {
+      if (!inHand) return;
+      const at = frame();
+      if (edge === 'in' ? at <= inHand.frame : at >= inHand.frame)
+        keep({ ...own, momentId: inHand.moment.id, ...(edge === 'in' ? { inFrame: at } : { outFrame: at + 1 }) });
+    },
+    around: ({ frame: at, moment }) => {
       if (!table) return { inFrame: at, outFrame: at + 1 };
       const ms = msHere(table, at);
-      const inFrame = frameAtMs(table, ms - loop.loopS * 1000 * BEFORE);
-      return { inFrame, outFrame: Math.max(at + 1, frameAtMs(table, ms + loop.loopS * 1000 * (1 - BEFORE))) };
+      const said = moment.id === own?.momentId ? own : null;
+      const inFrame = said?.inFrame ?? frameAtMs(table, ms - loop.loopS * 1000 * BEFORE);
+      const outFrame = said?.outFrame ?? frameAtMs(table, ms + loop.loopS * 1000 * (1 - BEFORE));
+      return { inFrame, outFrame: Math.max(at + 1, outFrame) };
     },
     drop: () => {
       if (!table || !player || clock.rate === 0) return;

@@ -26,7 +26,6 @@ export const LINE_TEXT = {
     n === 1 ? 'One earlier note says it too.' : `${n} earlier notes and doubts say it too.`,
   look: 'See them',
   sighting: 'a sighting until you say an entry: they’re there, and nobody acts',
-  loop: (s: number): string => `loop of ${s} s, {-} and {+} change it`,
   or: (others: readonly string[]): string => `(↓ or ${others.join(', or ')})`,
 } as const;
 
