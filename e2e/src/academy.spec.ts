@@ -255,7 +255,7 @@ test('when clips and words go out and come in as lists, each line should say fir
   // read again as it is, nothing would be made; with another time one clip would, and what is not understood is named
   const moved = lines
     .find((line) => line.includes(',double-leg takedown,'))!
-    .replace(/,0:\d\d:\d\d,0:\d\d:\d\d,/, ',0:01:00,0:03:00,')
+    .replace(/,0:\d\d\.\d\d,0:\d\d\.\d\d,/, ',0:01.00,0:03.00,')
     .replace(/,double-leg takedown,/, ',teleport,');
   writeFileSync(path, [...lines, moved, 'nowhere,0:01,0:02'].join('\r\n'));
   await page.getByTestId('clips-picker').setInputFiles(path);

@@ -69,12 +69,12 @@ describe('the table of presentation times', () => {
   });
 });
 
-describe('m:ss:ff', () => {
+describe('m:ss.ff', () => {
   test.each([
-    [0, '0:00:00'],
-    [24, '0:00:24'],
-    [25, '0:01:00'],
-    [25 * 61 + 3, '1:01:03'],
+    [0, '0:00.00'],
+    [24, '0:00.24'],
+    [25, '0:01.00'],
+    [25 * 61 + 3, '1:01.03'],
   ])('when frame %i of 25 a second is shown, it should read %s', (frame, text) => {
     expect(timecode(constant(25, 1, 2000), frame)).toBe(text);
   });
@@ -82,16 +82,16 @@ describe('m:ss:ff', () => {
   test('when the rate varies, the last part should count the frames there are', () => {
     const table = timeTable([0, 3000, 9000, 90_000, 91_000], 1, 90_000);
     expect([0, 1, 2, 3, 4].map((f) => timecode(table, f))).toEqual([
-      '0:00:00',
-      '0:00:01',
-      '0:00:02',
-      '0:01:00',
-      '0:01:01',
+      '0:00.00',
+      '0:00.01',
+      '0:00.02',
+      '0:01.00',
+      '0:01.01',
     ]);
   });
 
   test('when the file starts late, time should count from its first frame', () => {
-    expect(timecode(timeTable([225_000, 228_600], 1, 90_000), 0)).toBe('0:00:00');
+    expect(timecode(timeTable([225_000, 228_600], 1, 90_000), 0)).toBe('0:00.00');
   });
 });
 

@@ -69,7 +69,7 @@ export const isFrameShown = (table: TimeTable, frame: number, mediaTimeS: number
 };
 
 /**
- * `m:ss:ff` of a frame: minutes and seconds of its presentation time since the first frame, and the how-many-th frame inside that second it is.
+ * `m:ss.ff` of a frame: minutes and seconds of its presentation time since the first frame, and the how-many-th frame inside that second it is.
  * With variable rates the last part counts the frames there really are.
  */
 export const timecode = (table: TimeTable, frame: number): string => {
@@ -79,5 +79,5 @@ export const timecode = (table: TimeTable, frame: number): string => {
   const second = Math.floor(at + tick);
   let first = frame;
   while (first > 0 && frameStartS(table, first - 1) - zero + tick >= second) first--;
-  return `${Math.floor(second / 60)}:${String(second % 60).padStart(2, '0')}:${String(frame - first).padStart(2, '0')}`;
+  return `${Math.floor(second / 60)}:${String(second % 60).padStart(2, '0')}.${String(frame - first).padStart(2, '0')}`;
 };

@@ -79,7 +79,9 @@ export const BenchTable = ({
             {now.above}
             {now.instead ??
               (table ? (
-                <ClipsHere {...{ desk, table, camera, clock: clock.clock, stretches, marks, telling }} />
+                <ClipsHere
+                  {...{ desk, table, camera, clock: clock.clock, stretches, marks, telling, links: clip.links }}
+                />
               ) : (
                 <Box padding="4">{T.loading}</Box>
               ))}

@@ -45,6 +45,6 @@ describe('the picture', () => {
 
   test('when only a part is ready, it should say up to where', () => {
     show({ src: '/part', medium: '/part', readyFrames: 51 });
-    expect(screen.getByRole('status').textContent).toBe('Ready up to 0:02:00; the rest is on its way.');
+    expect(screen.getByRole('status').textContent).toBe('Ready up to 0:02.00; the rest is on its way.');
   });
 });

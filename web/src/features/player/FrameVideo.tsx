@@ -4,7 +4,7 @@ import { Mono } from '../../design/index.js';
 import type { PlayerState } from './FramePlayer.js';
 import { usePlayerState, type PlayerHandle } from './usePlayer.js';
 
-/** The picture with its time in a corner. `m:ss:ff` and the frame of the file stand at the lower right, off until something is loaded. */
+/** The picture with its time in a corner. `m:ss.ff` and the frame of the file stand at the lower right, off until something is loaded. */
 export const FrameVideo = ({
   handle,
   label,

@@ -164,7 +164,7 @@ const useWhenStill = (
   return own;
 };
 
-/** `m:ss:ff` of a frame of a file; empty until its times are here. */
+/** `m:ss.ff` of a frame of a file; empty until its times are here. */
 export const useTimecode = (fileId: string, frame: number): string => {
   const table = useTimeTable(fileId);
   return table ? timecode(table, frame) : '';

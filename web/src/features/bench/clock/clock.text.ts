@@ -1,6 +1,6 @@
 export const CLOCK_TEXT = {
   goTo: 'Go to',
-  goToHint: '1:48 left, 0:12:03, or #312 for a frame',
+  goToHint: '1:48 left, 0:12.03, or #312 for a frame',
   goToRefusal: 'There’s no such moment in this footage. You can go to a clock time once one has been entered with {t}.',
   clock: 'The clock shows',
   clockHint: '4:12, and the first time: stopped, up or down, of 5:00, period 2',

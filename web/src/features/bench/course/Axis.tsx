@@ -30,12 +30,12 @@ export const Axis = ({
       <text x="12" y={yOf(0) + 5} fill="var(--od-us)" fontWeight="600">
         {who.split(' ')[0]}
       </text>
-      <text x="12" y={yOf(-5) - 1}>
+      <text x="12" y={yOf(-5) - 8}>
         worse ↓
       </text>
       <text
         x="12"
-        y={HEIGHT - 12}
+        y={HEIGHT - 7}
         role="button"
         aria-label={O.next(overlay.kind)}
         style={{ cursor: 'pointer' }}

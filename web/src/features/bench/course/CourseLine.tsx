@@ -1,25 +1,35 @@
 import { Box } from '@chakra-ui/react';
-import { angleClock, fileSeconds, type Link, type TimeTable } from '@odograph/core';
+import {
+  angleClock,
+  courseOf,
+  fileSeconds,
+  footageSeconds,
+  frameStartS,
+  ptsOf,
+  type Link,
+  type TimeTable,
+} from '@odograph/core';
 import type { Look } from '@odograph/core/contract';
-import { useId, useMemo, useRef, useState, type PointerEvent } from 'react';
+import { useCallback, useId, useMemo, useRef, useState, type PointerEvent } from 'react';
 import { useSize, useStable } from '../../../design/index.js';
 import { type Desk, type Edge, type StretchInHand } from '../desk/index.js';
 import { type MarkHere, type Marks } from '../marks/index.js';
 import { type Overlay } from '../picture/index.js';
 import { type Stretches } from '../stretches/index.js';
 import { Axis } from './Axis.js';
-import { bracketLanes } from './bracketLanes.js';
-import { ClipBrackets } from './ClipBrackets.js';
+import { APART, ClipStretches } from './ClipStretches.js';
 import { Course } from './Course.js';
 import { Cursor, FrameSlider } from './Cursor.js';
 import { Edges } from './Edges.js';
+import { lanesOf } from './lanes.js';
 import { LinkMarks } from './LinkMarks.js';
 import { MarkLoop } from './MarkLoop.js';
 import { MarkTicks } from './MarkTicks.js';
-import { COURSE, HEIGHT, LANE, LANES_Y, LEFT, RIGHT, TOP } from './measures.js';
+import { COURSE, HEIGHT, LEFT, RIGHT, TOP } from './measures.js';
 import { Overlays, StretchFeet } from './Overlays.js';
 import { Pointed } from './Pointed.js';
 import { Sightings } from './Sightings.js';
+import { heightAt } from './stretches.js';
 import { useScale } from './useScale.js';
 
 type Props = {
@@ -35,13 +45,20 @@ type Props = {
   readonly onEdgeMoved: (edge: Edge, frame: number) => void;
 };
 
+/** What of a clip may not be covered by another one: its edges reach a little beyond what happened. */
+const SLACK = 0.25;
+const core = (from: number, to: number): { readonly from: number; readonly to: number } => ({
+  from: from + (to - from) * SLACK,
+  to: to - (to - from) * SLACK,
+});
+
 /** What the picture can't show yet: it is still being read. */
 const notReadyOf = ({ handle: { readyFrames }, bench: { angle } }: Desk) =>
   readyFrames !== null && readyFrames < angle.toFrame
     ? { fromFrame: Math.max(angle.fromFrame, readyFrames), toFrame: angle.toFrame }
     : null;
 
-/** The odograph line of a footage (its keys are those of the picture): the course it took for the first athlete, the clips as brackets under it, the frame in hand across it. */
+/** The odograph line of a footage (its keys are those of the picture): the course it took for the first athlete, the clips as stretches of it, the frame in hand across it. */
 export const CourseLine = (props: Props): React.JSX.Element => {
   const { desk, table, look, overlay, spans, onStretch, links, marks, onMark, onEdgeMoved } = props;
   const { bench, words, handle, hand, selected, mayWrite } = desk;
@@ -54,9 +71,20 @@ export const CourseLine = (props: Props): React.JSX.Element => {
   const { xOf, xOfS, yOf, frameAtX } = scale;
   const takeMark = useStable(onMark);
   const pick = useStable(desk.select);
-  const clock = angleClock(bench.angle, bench.file);
+  const clock = useMemo(() => angleClock(bench.angle, bench.file), [bench.angle, bench.file]);
+  // a camera that stands still against the footage has no course: its clips lie level, at the times of its file
+  const isTimed = clock.rate > 0;
+  const runs = useMemo(() => (isTimed ? courseOf(bench.timed, 'a', words) : []), [bench.timed, words, isTimed]);
+  const secondsOf = useCallback(
+    (f: number): number => (isTimed ? footageSeconds(clock, ptsOf(table, f)) : frameStartS(table, f)),
+    [clock, table, isTimed],
+  );
+  const xOfFootage = useCallback(
+    (s: number): number => xOfS(isTimed ? fileSeconds(clock, s) : s),
+    [xOfS, clock, isTimed],
+  );
   const lanes = useMemo(
-    () => bracketLanes(bench.clips.map((v) => ({ id: v.clip.id, from: v.clip.in.frame, to: v.clip.out.frame }))),
+    () => lanesOf(bench.clips.map((v) => ({ id: v.clip.id, ...core(v.clip.in.frame, v.clip.out.frame) }))),
     [bench.clips],
   );
   const inner = Math.max(0, width - LEFT - RIGHT);
@@ -83,11 +111,9 @@ export const CourseLine = (props: Props): React.JSX.Element => {
             bottom={COURSE + TOP}
             notReady={notReadyOf(desk)}
           />
-          <Course bench={bench} words={words} scale={scale} />
+          {isTimed && <Course runs={runs} xOf={xOfFootage} scale={scale} />}
         </g>
-        {clock.rate > 0 && (
-          <LinkMarks bench={bench} links={links} xOfS={(s) => xOfS(fileSeconds(clock, s))} y={COURSE + TOP - 5} />
-        )}
+        {isTimed && <LinkMarks bench={bench} links={links} xOfS={xOfFootage} y={COURSE + TOP - 5} />}
         <FrameSlider
           handle={handle}
           table={table}
@@ -97,6 +123,16 @@ export const CourseLine = (props: Props): React.JSX.Element => {
           onLeave={() => setPointed(null)}
         />
         {mayWrite && <StretchFeet spans={spans} bottom={COURSE + TOP} xOf={xOf} onStretch={onStretch} />}
+        <ClipStretches
+          clips={bench.clips}
+          selectedId={selected?.clip.id}
+          runs={runs}
+          lanes={lanes}
+          secondsOf={secondsOf}
+          xOf={xOfFootage}
+          yOf={yOf}
+          onSelect={pick}
+        />
         <Sightings marks={marks} table={table} words={words} scale={scale} onMark={onMark} />
         <MarkLoop marks={marks} xOf={xOf} />
         <MarkTicks
@@ -107,18 +143,9 @@ export const CourseLine = (props: Props): React.JSX.Element => {
           width={width}
           onMark={takeMark}
         />
-        <ClipBrackets
-          clips={bench.clips}
-          selectedId={selected?.clip.id}
-          lanes={lanes}
-          xOf={xOf}
-          top={LANES_Y}
-          lane={LANE}
-          onSelect={pick}
-        />
         {hand.is === 'begun' && (
           <path
-            d={`M${xOf(hand.inFrame) + 9} ${TOP}H${xOf(hand.inFrame)}V${LANES_Y + 12}H${xOf(hand.inFrame) + 9}`}
+            d={`M${xOf(hand.inFrame) + 9} ${TOP}H${xOf(hand.inFrame)}V${COURSE + TOP}H${xOf(hand.inFrame) + 9}`}
             fill="none"
             stroke="var(--od-inHand)"
             strokeWidth="2.5"
@@ -130,7 +157,7 @@ export const CourseLine = (props: Props): React.JSX.Element => {
             desk={desk}
             table={table}
             selected={selected}
-            y={LANES_Y + (lanes.get(selected.clip.id) ?? 0) * LANE}
+            yOf={(frame) => yOf(heightAt(runs, secondsOf(frame))) + (lanes.get(selected.clip.id) ?? 0) * APART}
             scale={scale}
             onMoved={onEdgeMoved}
           />

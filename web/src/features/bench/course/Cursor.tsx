@@ -1,7 +1,7 @@
 import { timecode, type TimeTable } from '@odograph/core';
 import type { PointerEvent } from 'react';
 import { usePlayerState, type PlayerHandle } from '../../player/index.js';
-import { HEIGHT, LANES_Y, LEFT } from './measures.js';
+import { HEIGHT, LEFT } from './measures.js';
 
 /** What is pointed at to go to a frame; said aloud, it is a slider. */
 export const FrameSlider = ({
@@ -25,7 +25,7 @@ export const FrameSlider = ({
       x={LEFT}
       y={0}
       width={width}
-      height={LANES_Y - 4}
+      height={HEIGHT}
       fill="transparent"
       tabIndex={0}
       role="slider"

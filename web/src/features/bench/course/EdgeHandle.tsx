@@ -81,8 +81,8 @@ export const EdgeHandle = ({
       onKeyDown={onKey}
     >
       {draggedTo !== null && <path d={`M${xOf(frame)} ${y}H${x}`} stroke="var(--od-inHand)" strokeWidth="3" />}
-      <rect x={x - 8} y={y - 8} width="16" height="26" fill="transparent" />
-      <rect x={edge === 'in' ? x - 5 : x} y={y - 4} width="5" height="18" fill="var(--od-inHand)" />
+      <rect x={x - 8} y={y - 15} width="16" height="30" fill="transparent" />
+      <rect x={edge === 'in' ? x - 5 : x} y={y - 11} width="5" height="22" fill="var(--od-inHand)" />
     </g>
   );
 };

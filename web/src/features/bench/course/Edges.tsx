@@ -9,14 +9,14 @@ export const Edges = ({
   desk: { bench, hand, move, handle },
   table,
   selected: { clip },
-  y,
+  yOf,
   scale,
   onMoved,
 }: {
   readonly desk: Desk;
   readonly table: TimeTable;
   readonly selected: ClipView;
-  readonly y: number;
+  /** How high the line is at a frame. */ readonly yOf: (frame: number) => number;
   readonly scale: Scale;
   readonly onMoved: (edge: Edge, frame: number) => void;
 }): React.JSX.Element => {
@@ -31,7 +31,7 @@ export const Edges = ({
           edge={edge}
           frame={clip[edge].frame}
           xOf={scale.xOf}
-          y={y}
+          y={yOf(clip[edge].frame)}
           text={timecode(table, Math.min(toFrame - 1, clip[edge].frame))}
           frameAtX={scale.frameAtX}
           limits={edge === 'in' ? [fromFrame, clip.out.frame - 1] : [clip.in.frame + 1, toFrame]}

@@ -1,2 +1,1 @@
-export { bracketLanes } from './bracketLanes.js';
 export { CourseLine } from './CourseLine.js';

@@ -1,13 +1,15 @@
 import { Box } from '@chakra-ui/react';
-import { timecode, type TimeTable } from '@odograph/core';
-import { memo, useEffect, useRef } from 'react';
-import { Mono, PickRow, ResultMark, Sentence, useStable } from '../../../design/index.js';
+import { timecode, type Link, type TimeTable } from '@odograph/core';
+import { memo, useEffect, useMemo, useRef, type KeyboardEvent } from 'react';
+import { Mono, ResultMark, Sentence, useStable } from '../../../design/index.js';
 import { type ClipView } from '../../library/index.js';
 import { Caps } from '../keys/index.js';
+import { exchanges } from './exchanges.js';
 import { ListHead, type HeadProps } from './ListHead.js';
 import { LIST_TEXT as T } from './list.text.js';
 
-const Row = memo(function Row({
+/** A clip as a sentence of the running text; drawn anew only where its words have changed. The one in hand is larger. */
+const Told = memo(function Told({
   view,
   said,
   table,
@@ -20,48 +22,87 @@ const Row = memo(function Row({
   readonly isSelected: boolean;
   readonly onSelect: (clipId: string) => void;
 }): React.JSX.Element {
-  const row = useRef<HTMLButtonElement>(null);
+  const place = useRef<HTMLSpanElement>(null);
   useEffect(() => {
-    if (isSelected) row.current?.scrollIntoView({ block: 'nearest' });
+    if (isSelected) place.current?.scrollIntoView({ block: 'nearest' });
   }, [isSelected]);
+  const pick = (): void => onSelect(view.clip.id);
+  const onKeyDown = (event: KeyboardEvent): void => {
+    if (event.key !== 'Enter' && event.key !== ' ') return;
+    event.preventDefault();
+    pick();
+  };
   return (
-    <PickRow ref={row} isPicked={isSelected} onPick={() => onSelect(view.clip.id)} says="current" inset="4">
-      <Mono fontSize="13px" color="inkSoft" display="flex" gap="2">
-        {timecode(table, view.clip.in.frame)}
+    <Box as="li" role="listitem" display="inline" {...(isSelected ? { fontSize: '18px', lineHeight: '1.4' } : {})}>
+      <Box
+        as="span"
+        ref={place}
+        role="button"
+        tabIndex={0}
+        aria-current={isSelected}
+        cursor="pointer"
+        scrollMarginBlock="12px"
+        boxDecorationBreak="clone"
+        {...(isSelected
+          ? {
+              background: 'inHandSoft',
+              paddingInline: '4px',
+              paddingBlock: '2px',
+              borderRadius: '2px',
+            }
+          : { _hover: { background: 'raised' } })}
+        onClick={pick}
+        onKeyDown={onKeyDown}
+      >
+        <Mono fontSize="11.5px" color="inkSoft" marginRight="1">
+          {timecode(table, view.clip.in.frame)}
+        </Mono>
         {view.attempt.result && (
-          <Box as="span" color="ink">
+          <Box as="span" marginRight="1">
             <ResultMark result={view.attempt.result} />
           </Box>
         )}
+        <Sentence said={said} subject={view.attempt.subject} />
         {view.missing.length > 0 && (
-          <Box as="span" fontFamily="heading" fontSize="14px" color="ink">
-            draft: {view.missing.map((part) => T.missing[part]).join(', ')} not said
+          <Box as="span" fontFamily="heading" fontSize="14px" color="inkSoft">
+            {` (draft: ${view.missing.map((part) => T.missing[part]).join(', ')} not said)`}
           </Box>
         )}
-      </Mono>
-      <Box fontSize="15px" lineHeight="1.35">
-        <Sentence said={said} subject={view.attempt.subject} />
+        {'. '}
       </Box>
-    </PickRow>
+    </Box>
   );
 });
 
-/** The clips of the footage on the bench, as sentences, in the order in which things happened. */
-export const ClipsHere = (props: HeadProps & { readonly table: TimeTable }): React.JSX.Element => {
-  const { desk, table, telling } = props;
+/** The match on the bench as running text, in the order in which things happened: a paragraph for each exchange, a sentence for each clip. */
+export const ClipsHere = (
+  props: HeadProps & { readonly table: TimeTable; readonly links: readonly Link[] },
+): React.JSX.Element => {
+  const { desk, table, telling, links } = props;
   const { clips } = desk.bench;
   const pick = useStable(desk.select);
+  const paragraphs = useMemo(() => exchanges(clips, links), [clips, links]);
   return (
-    <Box as="section" aria-label="Clips of this footage" height="100%" overflowY="auto" borderLeftWidth="1px">
+    <Box as="section" aria-label={T.label} height="100%" overflowY="auto" borderLeftWidth="1px">
       <ListHead {...props} />
-      {clips.length === 0 ? (
+      {clips.length === 0 && (
         <Box padding="4" color="inkSoft">
           <Caps text={T.empty} />
         </Box>
-      ) : (
-        <Box as="ul" listStyleType="none">
-          {clips.map((view) => (
-            <Row
+      )}
+      {paragraphs.map((paragraph) => (
+        <Box
+          as="ol"
+          key={paragraph[0]!.clip.id}
+          listStyleType="none"
+          paddingInline="4"
+          paddingTop="3"
+          fontSize="15px"
+          lineHeight="1.5"
+          data-testid="exchange"
+        >
+          {paragraph.map((view) => (
+            <Told
               key={view.clip.id}
               view={view}
               said={telling.said(view)}
@@ -71,7 +112,8 @@ export const ClipsHere = (props: HeadProps & { readonly table: TimeTable }): Rea
             />
           ))}
         </Box>
-      )}
+      ))}
+      <Box height="4" />
     </Box>
   );
 };

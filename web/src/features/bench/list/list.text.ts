@@ -8,6 +8,7 @@ export const SIDES_TEXT = {
 } as const;
 
 export const LIST_TEXT = {
+  label: 'Clips of this footage',
   more: 'More',
   less: 'Less',
   wears: (kit: string): string => ` in ${kit || 'kit not said'}`,

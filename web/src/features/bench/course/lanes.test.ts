@@ -1,10 +1,10 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { bracketLanes } from './bracketLanes.js';
+import { lanesOf } from './lanes.js';
 
-describe('brackets under the line', () => {
+describe('stretches that overlap', () => {
   test('when clips overlap, they should stand under each other; others share the first lane', () => {
-    const lanes = bracketLanes([
+    const lanes = lanesOf([
       { id: 'a', from: 0, to: 10 },
       { id: 'b', from: 5, to: 15 },
       { id: 'c', from: 10, to: 20 },
@@ -26,9 +26,9 @@ describe('brackets under the line', () => {
     fc.assert(
       fc.property(spans, (list) => {
         const of = list.map((s) => ({ id: s.id, from: s.from, to: s.from + s.long }));
-        const lanes = bracketLanes(of);
+        const lanes = lanesOf(of);
         expect(Math.max(0, ...lanes.values())).toBeLessThan(3);
-        expect(new Map(bracketLanes([...of].reverse()))).toEqual(new Map(lanes));
+        expect(new Map(lanesOf([...of].reverse()))).toEqual(new Map(lanes));
       }),
     );
   });
