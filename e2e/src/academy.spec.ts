@@ -383,7 +383,7 @@ test('when one bout was filmed by two cameras, changing over should keep the ins
   await page.keyboard.press('k');
   await saved(page).waitFor();
   await expect(here.getByRole('listitem')).toHaveCount(4);
-  const sentence = (text: string | null): string => text!.replace(/^[\d:]+/, '');
+  const sentence = (text: string | null): string => text!.replace(/^[\d:.]+/, '');
   expect(sentence(await here.locator('[aria-current=true]').textContent())).toBe(sentence(told));
   await page.keyboard.press('c');
   await expect(page.getByRole('radio', { name: 'lantern-final', exact: true })).toBeChecked();
