@@ -36,7 +36,7 @@ test('when footage that no browser plays is still being made ready, the bench sh
   await expect(page.locator('video')).toHaveAttribute('src', /\/part\?frames=\d+$/);
   const { readyFrames, proxy } = await asker.get<Prepared>(`/api/files/${fileId}/prepared`);
   expect(proxy).toBe(false);
-  await expect(page.getByText(/^Ready up to 0:\d\d:\d\d; the rest is on its way\.$/)).toBeVisible();
+  await expect(page.getByText(/^Ready up to 0:\d\d\.\d\d; the rest is on its way\.$/)).toBeVisible();
   expect(readyFrames).toBeGreaterThan(200);
   expect(readyFrames).toBeLessThan(numbers.length);
   await stepAround(page, { moves: 24, seed: 25, numbers, ready: readyFrames });

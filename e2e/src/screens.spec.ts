@@ -35,6 +35,22 @@ const visibleFocus = async (page: Page): Promise<string[]> => {
   return names;
 };
 
+/** A telephone, a window at 200 %, and a small one: nothing reaches beyond it. */
+const fits = async (page: Page, name: string): Promise<void> => {
+  const size = page.viewportSize()!;
+  for (const [width, height] of [
+    [390, 800],
+    [640, 400],
+    [1024, 768],
+  ] as const) {
+    await page.setViewportSize({ width, height });
+    await expect
+      .poll(() => page.evaluate(() => document.documentElement.scrollWidth), `${name} at ${width}`)
+      .toBeLessThanOrEqual(width);
+  }
+  await page.setViewportSize(size);
+};
+
 /** Screens of whose kind another is examined: all alike are looked at by `npm run stress`. */
 const ALIKE_SCREENS = ['map with a place', 'words', 'the bin', 'letters', 'sessions'];
 
@@ -78,6 +94,7 @@ test('when any screen is examined, nothing should be found, and the focus be see
       stops.filter((s) => s.startsWith('UNSEEN')),
       name,
     ).toEqual([]);
+    await fits(page, name);
   }
   await page.keyboard.press('Escape');
   await page.getByTestId('picture').click();

@@ -15,15 +15,17 @@ const SECTIONS = [
 export const Academy = (): React.JSX.Element => {
   const role = useRole();
   return (
-    <Flex flex="1" minHeight="0">
+    <Flex flex="1" minHeight="0" direction={{ base: 'column', md: 'row' }}>
       <Flex
         as="nav"
         aria-label="Academy"
-        direction="column"
-        width="168px"
+        direction={{ base: 'row', md: 'column' }}
+        wrap="wrap"
+        width={{ base: '100%', md: '168px' }}
         flexShrink="0"
-        borderRightWidth="1px"
-        paddingTop="5"
+        borderRightWidth={{ base: '0', md: '1px' }}
+        borderBottomWidth={{ base: '1px', md: '0' }}
+        paddingTop={{ base: '2', md: '5' }}
       >
         {SECTIONS.filter((s) => s.for.some((r) => r === role)).map(({ to, name }) => (
           <Box
@@ -44,7 +46,14 @@ export const Academy = (): React.JSX.Element => {
           </Box>
         ))}
       </Flex>
-      <Box flex="1" minWidth="0" overflowY="auto" paddingInline="8" paddingTop="5" paddingBottom="12">
+      <Box
+        flex="1"
+        minWidth="0"
+        overflowY="auto"
+        paddingInline={{ base: '4', md: '8' }}
+        paddingTop="5"
+        paddingBottom="12"
+      >
         <Outlet />
       </Box>
     </Flex>

@@ -26,10 +26,12 @@ const Bar = (): React.JSX.Element => {
   return (
     <Flex
       as="header"
-      height="44px"
+      minHeight="44px"
       flexShrink="0"
+      flexWrap={{ base: 'wrap', lg: 'nowrap' }}
       alignItems="center"
       gap="5"
+      rowGap="0"
       paddingInline="4"
       borderBottomWidth="1px"
       background="ground"
@@ -47,15 +49,25 @@ const Bar = (): React.JSX.Element => {
         <ProfileMark small />
         Odograph
       </Box>
-      <Flex as="nav" aria-label="Screens" gap="1" height="100%">
+      <Flex
+        as="nav"
+        aria-label="Screens"
+        gap={{ base: '0', sm: '1' }}
+        height={{ base: '40px', lg: '44px' }}
+        // a narrow window has them in a row of their own
+        order={{ base: 1, lg: 0 }}
+        width={{ base: '100%', lg: 'auto' }}
+        marginInline={{ base: '-2', lg: '0' }}
+      >
         {SCREENS.filter(({ to }) => mayWrite || to !== '/break-down').map(({ to, name }) => (
           <Box
             key={to}
             asChild
             display="flex"
             alignItems="center"
-            paddingInline="3"
+            paddingInline={{ base: '2', sm: '3' }}
             height="100%"
+            whiteSpace="nowrap"
             fontFamily="heading"
             fontSize="18px"
             fontWeight="500"

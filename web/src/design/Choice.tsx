@@ -44,7 +44,7 @@ export const Choice = <T extends string>({
     >
       {label}
     </Box>
-    <Box display="flex" paddingLeft="1px">
+    <Box display="flex" flexWrap="wrap" rowGap="1px" paddingLeft="1px">
       {options.map(([option, text]) => (
         <Option key={option}>
           <input

@@ -245,6 +245,8 @@ export const WordField = <T,>(props: WordFieldProps<T>): React.JSX.Element => {
         position="absolute"
         {...{ [side]: '-6px' }}
         zIndex="dropdown"
+        // closed, it takes no room beside a narrow window
+        display={box.isOpen ? 'block' : 'none'}
         {...(opens === 'up' ? { bottom: 'calc(100% + 6px)' } : { top: 'calc(100% + 6px)' })}
         minWidth="250px"
         background="raised"

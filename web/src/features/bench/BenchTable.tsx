@@ -75,7 +75,8 @@ export const BenchTable = ({
               isMirrored={isMirrored}
             />
           </Box>
-          <Flex direction="column" width="400px" flexShrink="0" minHeight="0">
+          {/* what is told needs room; a narrow window shows the picture, the line and what is in hand */}
+          <Flex direction="column" width="400px" flexShrink="0" minHeight="0" display={{ base: 'none', lg: 'flex' }}>
             {now.above}
             {now.instead ??
               (table ? (

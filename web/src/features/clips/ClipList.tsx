@@ -57,8 +57,8 @@ export const ClipList = (): React.JSX.Element => {
     setSearch({ ...next, ...(by === 'as it happened' ? {} : { order: by }) }, { replace: true });
   const isFiltered = Object.keys(filter).length > 0;
   return (
-    <Box paddingInline="8" paddingBlock="6" maxWidth="1280px">
-      <Flex alignItems="baseline" gap="4" marginBottom="4">
+    <Box paddingInline={{ base: '4', md: '8' }} paddingBlock="6" maxWidth="1280px">
+      <Flex alignItems="baseline" wrap="wrap" columnGap="4" rowGap="2" marginBottom="4">
         <Heading>Clips</Heading>
         <Box color="inkSoft" role="status" data-testid="clips-shown">
           {isFiltered ? `${shown.length} of ${views.length}` : views.length}

@@ -61,16 +61,19 @@ export const ClipRow = ({ view, line, isComputed }: Props): React.JSX.Element =>
     <Box
       as="li"
       display="grid"
-      gridTemplateColumns={`176px minmax(0, 1fr) ${WIDTH}px 220px`}
-      gap="5"
+      gridTemplateColumns={{ base: '96px minmax(0, 1fr)', lg: `176px minmax(0, 1fr) ${WIDTH}px 220px` }}
+      columnGap={{ base: '3', lg: '5' }}
+      rowGap="1"
       paddingBlock="3"
       borderBottomWidth="1px"
       alignItems="center"
       data-clip={clip.id}
     >
-      <Link to={to} tabIndex={-1} aria-hidden>
-        <Still fileId={file.id} frame={clip.in.frame} width={176} />
-      </Link>
+      <Box asChild alignSelf={{ base: 'start', lg: 'center' }}>
+        <Link to={to} tabIndex={-1} aria-hidden>
+          <Still fileId={file.id} frame={clip.in.frame} width={176} />
+        </Link>
+      </Box>
       <Box minWidth="0">
         <Box
           fontSize="16px"

@@ -165,7 +165,7 @@ export const Doubts = (): React.JSX.Element => {
   const { attempts } = useLibrary();
   const queue = useMemo(() => doubtQueue(attempts), [attempts]);
   return (
-    <Box paddingInline="8" paddingBlock="6" maxWidth="1120px">
+    <Box paddingInline={{ base: '4', md: '8' }} paddingBlock="6" maxWidth="1120px">
       <Heading marginBottom="2">{T.title}</Heading>
       <Box color="inkSoft" marginBottom="4">
         {T.lead}

@@ -64,7 +64,14 @@ const Piece = ({
   // without an edit it is somebody who only looks
   const to = onEdit ? `/break-down/${footage.id}` : `/clips?text=${encodeURIComponent(footage.title)}`;
   return (
-    <Box as="li" display="grid" gridTemplateColumns="256px 1fr auto" gap="6" paddingBlock="5" borderBottomWidth="1px">
+    <Box
+      as="li"
+      display="grid"
+      gridTemplateColumns={{ base: 'minmax(0, 1fr)', md: '256px minmax(0, 1fr) auto' }}
+      gap={{ base: '3', md: '6' }}
+      paddingBlock="5"
+      borderBottomWidth="1px"
+    >
       <Link to={to} aria-label={onEdit ? `Break down ${footage.title}` : `Clips of ${footage.title}`}>
         <Still fileId={file.id} frame={poster} width={256} />
       </Link>
@@ -188,7 +195,7 @@ export const Shelf = (): React.JSX.Element => {
   return (
     <Box
       flex="1"
-      paddingInline="8"
+      paddingInline={{ base: '4', md: '8' }}
       paddingBlock="6"
       onDragOver={onDrag}
       onDragLeave={onDrag}

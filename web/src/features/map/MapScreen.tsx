@@ -94,9 +94,9 @@ export const MapScreen = (): React.JSX.Element => {
     );
   const { totals } = picture;
   return (
-    <Flex flex="1" minHeight="0">
-      <Flex direction="column" flex="1" minWidth="0" paddingTop="3">
-        <Flex alignItems="baseline" gap="5" paddingInline="4" height="38px" flexShrink="0">
+    <Flex flex="1" minHeight="0" direction={{ base: 'column', md: 'row' }} overflowY={{ base: 'auto', md: 'visible' }}>
+      <Flex direction="column" flex="1" minWidth="0" paddingTop="3" minHeight={{ base: '560px', md: '0' }}>
+        <Flex alignItems="baseline" wrap="wrap" columnGap="5" paddingInline="4" minHeight="38px" flexShrink="0">
           <Heading>{T.title}</Heading>
           <Box color="inkSoft" data-testid="map-totals">
             {totals.attempts} attempts on {picture.lines.length} lines
@@ -106,7 +106,7 @@ export const MapScreen = (): React.JSX.Element => {
             {totals.drafts > 0 && T.drafts(totals.drafts)}
             {totals.unplaced > 0 && `, ${totals.unplaced} unplaced`}
           </Box>
-          <Box flex="1" />
+          <Box flex="1" display={{ base: 'none', md: 'block' }} />
           {place === undefined && !isTable && all > fitting && (
             <Box as="label" color="inkSoft" fontSize="14px" display="flex" alignItems="center" gap="2">
               {T.places(Math.min(most, all), all)}
@@ -169,7 +169,12 @@ export const MapScreen = (): React.JSX.Element => {
         </Box>
       </Flex>
       {place !== undefined && (
-        <Box width={`${SHEET}px`} flexShrink="0" borderLeftWidth="1px" overflowY="auto">
+        <Box
+          width={{ base: '100%', md: `${SHEET}px` }}
+          flexShrink="0"
+          borderLeftWidth={{ base: '0', md: '1px' }}
+          overflowY="auto"
+        >
           <PlaceSheet
             picture={picture}
             place={place}

@@ -217,7 +217,7 @@ export const Persons = (): React.JSX.Element => {
               borderBottomWidth="1px"
               paddingBlock="2"
               display="grid"
-              gridTemplateColumns="200px 1fr auto auto"
+              gridTemplateColumns={{ base: 'minmax(0, 1fr) auto', md: '200px 1fr auto auto' }}
               gap="5"
               alignItems="baseline"
             >

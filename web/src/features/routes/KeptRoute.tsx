@@ -150,7 +150,7 @@ export const KeptRoute = (): React.JSX.Element => {
   };
   const last = route.steps.at(-1);
   return (
-    <Box paddingInline="8" paddingBlock="5" maxWidth="1280px" width="100%">
+    <Box paddingInline={{ base: '4', md: '8' }} paddingBlock="5" maxWidth="1280px" width="100%">
       <Box fontSize="14px" marginBottom="1">
         <Link to="/routes" style={{ textDecoration: 'underline' }}>
           {T.all}

@@ -95,7 +95,7 @@ export const RouteFinder = (): React.JSX.Element => {
   const set = (change: { from?: string; to?: string }): void =>
     setSearch({ ...(from ? { from } : {}), ...(to ? { to } : {}), ...change });
   return (
-    <Box paddingInline="8" paddingBlock="6" maxWidth="1280px" width="100%">
+    <Box paddingInline={{ base: '4', md: '8' }} paddingBlock="6" maxWidth="1280px" width="100%">
       <Heading marginBottom="4">{T.title}</Heading>
       <KeptRoutes picture={picture} />
       <Subheading fontSize="22px" marginBottom="1">

@@ -17,7 +17,7 @@ const OnePhone = ({
   const view = useSyncExternalStore(phone.subscribe, phone.snapshot);
   const isBusy = BUSY.includes(view.state);
   return (
-    <Flex as="li" gap="3" alignItems="center" paddingBlock="2" data-phone={which} data-state={view.state}>
+    <Flex as="li" wrap="wrap" gap="3" alignItems="center" paddingBlock="2" data-phone={which} data-state={view.state}>
       <Box width="300px">{T[which]}</Box>
       {view.state === 'without connection' ? (
         <Action tone="next" onClick={() => phone.goOn()}>
