@@ -41,6 +41,7 @@ const show = (place?: PlaceId) => {
   const on = {
     pick: jest.fn<(place: PlaceId, isTarget: boolean) => void>(),
     line: jest.fn<(line: { id: string }) => void>(),
+    whole: jest.fn<() => void>(),
   };
   render(
     <Provider store={store}>
@@ -55,6 +56,7 @@ const show = (place?: PlaceId) => {
         height={600}
         onPick={on.pick}
         onLine={on.line}
+        onWhole={on.whole}
       />
     </Provider>,
   );
@@ -98,6 +100,18 @@ describe('the map as a picture', () => {
       ['half-guard/top', false],
       ['half-guard/top', true],
     ]);
+  });
+
+  test('when arrows are pressed on a place, the hand should go to its neighbours, and Escape lead back to the whole map', () => {
+    const { whole } = show('half-guard/top' as PlaceId);
+    const place = screen.getByRole('button', { name: 'half guard, top' });
+    place.focus();
+    fireEvent.keyDown(place, { key: 'ArrowRight' });
+    expect(document.activeElement?.getAttribute('aria-label')).toBe('side control, top');
+    fireEvent.keyDown(document.activeElement!, { key: 'ArrowLeft' });
+    expect(document.activeElement).toBe(place);
+    fireEvent.keyDown(place, { key: 'Escape' });
+    expect(whole).toHaveBeenCalledTimes(1);
   });
 
   test('when a line is clicked, its clips should be asked for', () => {

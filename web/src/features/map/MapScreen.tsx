@@ -164,6 +164,7 @@ export const MapScreen = (): React.JSX.Element => {
               height={size.height}
               onPick={pick}
               onLine={takeLine}
+              onWhole={() => go({})}
             />
           )}
         </Box>

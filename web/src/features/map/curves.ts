@@ -1,4 +1,4 @@
-type Point = { readonly x: number; readonly y: number };
+export type Point = { readonly x: number; readonly y: number };
 type Box = Point & { readonly width: number; readonly height: number };
 /** A dot with the room that it and its label take up. */
 export type Spot = Point & { readonly box: Box };

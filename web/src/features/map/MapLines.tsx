@@ -1,0 +1,114 @@
+import { placeName, type PlaceId, type Words } from '@odograph/core';
+import { evidenceText } from '../../design/index.js';
+import type { MapLine } from '../../workers/map.protocol.js';
+import type { Curve, Point } from './curves.js';
+import { longText, shortText } from './lineText.js';
+
+type Props = {
+  readonly lines: readonly MapLine[];
+  readonly curves: ReadonlyMap<string, Curve>;
+  readonly words: Words;
+  readonly inHand: string | undefined;
+  readonly hovered: string | null;
+};
+
+/** Ink strength: nothing known is faint, ten rated attempts are full. */
+const strength = (line: MapLine): number => (line.attempts === 0 ? 0.45 : Math.min(1, 0.6 + 0.04 * line.attempts));
+
+/** The lines as arrows: how much is known of one is its ink. */
+export const Lines = ({
+  lines,
+  curves,
+  words,
+  inHand,
+  hovered,
+  ids,
+  onHover,
+  onLine,
+}: Props & {
+  readonly ids: ReadonlySet<PlaceId>;
+  readonly onHover: (lineId: string | null) => void;
+  readonly onLine: (line: MapLine) => void;
+}): React.JSX.Element => (
+  <>
+    {lines.map((line) => {
+      const curve = curves.get(line.id);
+      if (!curve || !ids.has(line.from) || !ids.has(line.to)) return null;
+      const isInHand = inHand === line.id;
+      const isTheirs = line.side === 'their';
+      const tone = isInHand ? 'inHand' : isTheirs ? 'them' : 'ink';
+      return (
+        <g
+          key={line.id}
+          data-line={line.id}
+          style={{ cursor: 'pointer' }}
+          onMouseEnter={() => onHover(line.id)}
+          onMouseLeave={() => onHover(null)}
+          onClick={() => onLine(line)}
+        >
+          <title>{`${isTheirs ? 'them: ' : ''}${words.name('action', line.action)}${line.bait ? ' (bait)' : ''}: ${placeName(line.from, words)} → ${placeName(line.to, words)}. ${evidenceText(line)}`}</title>
+          <path d={curve.path} fill="none" stroke="transparent" strokeWidth="12" />
+          <path
+            d={curve.path}
+            fill="none"
+            stroke={`var(--od-${tone})`}
+            strokeWidth={isInHand ? 3.5 : hovered === line.id ? 2.6 : 1.5}
+            strokeOpacity={isInHand ? 1 : strength(line)}
+            markerEnd={`url(#arrow-${tone})`}
+            {...(line.attempts === 0
+              ? { strokeDasharray: '1.5 4' }
+              : isTheirs
+                ? { strokeDasharray: '7 4' }
+                : line.bait
+                  ? { strokeDasharray: '9 3 2 3' }
+                  : {})}
+          />
+        </g>
+      );
+    })}
+  </>
+);
+
+/** What is said of lines: in short at rest, whole round the place picked, and of the line pointed at or in hand. */
+export const LineTexts = ({
+  lines,
+  curves,
+  words,
+  inHand,
+  hovered,
+  texts,
+  isClose,
+}: Props & { readonly texts: ReadonlyMap<string, Point>; readonly isClose: boolean }): React.JSX.Element => (
+  <>
+    {lines.map((line) => {
+      const isAsked = hovered === line.id || inHand === line.id;
+      const at = texts.get(line.id) ?? (isAsked ? curves.get(line.id)?.at(0.5) : undefined);
+      if (!at) return null;
+      const isLong = isClose || isAsked;
+      return (
+        <g
+          key={line.id}
+          pointerEvents="none"
+          textAnchor="middle"
+          fontSize="13.5"
+          style={{ paintOrder: 'stroke' }}
+          stroke="var(--od-ground)"
+          strokeWidth="4"
+          strokeLinejoin="round"
+          fill="var(--od-ink)"
+        >
+          {isLong && (
+            <text x={at.x} y={at.y - 3} fontWeight="600">
+              {line.side === 'their' && 'them: '}
+              {words.name('action', line.action)}
+              {line.bait && ' (bait)'}
+            </text>
+          )}
+          <text x={at.x} y={at.y + (isLong ? 11 : 5)}>
+            {isLong ? longText(line) : shortText(line)}
+          </text>
+        </g>
+      );
+    })}
+  </>
+);
