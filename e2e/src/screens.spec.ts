@@ -2,7 +2,7 @@ import { AxeBuilder } from '@axe-core/playwright';
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { OTHER_COACH, expect, openBench, saved, signIn, test, type Page } from './support/test.js';
+import { OTHER_COACH, expect, openBench, saved, settled, signIn, test, type Page } from './support/test.js';
 import { isThorough } from './support/thorough.js';
 
 const ALIKE = ['[data-clip]', '[data-word]', '[data-testid=map-table] tr'];
@@ -118,6 +118,23 @@ test('when any screen is examined, nothing should be found, and the focus be see
   await page.getByTestId('mark').waitFor();
   await page.keyboard.type('half top, zorblat, knee slice');
   await clean(page, 'break down with a mark');
+});
+
+test('when somebody has asked their machine for less motion, no picture should begin to move by itself', async ({
+  page,
+  running,
+}) => {
+  await signIn(page, running.url);
+  const playing = async (): Promise<string | null> => {
+    await page.goto(`${running.url}/routes/play?from=clinch/even&to=any&route=0`);
+    await settled(page);
+    return page.getByTestId('picture').getAttribute('data-playing');
+  };
+  await page.emulateMedia({ reducedMotion: 'reduce' });
+  expect(await playing()).toBe('false');
+  await page.emulateMedia({ reducedMotion: 'no-preference' });
+  await page.goto(`${running.url}/routes/play?from=clinch/even&to=any&route=0`);
+  await expect(page.locator('[data-testid=picture][data-playing=true]')).toBeVisible();
 });
 
 test('when an academy is empty, every screen should say what goes here and what starts it', async ({

@@ -8,6 +8,7 @@ export { Sentence } from './Sentence.js';
 export { useSize, type Size } from './useSize.js';
 export { useStable } from './useStable.js';
 export { Choice } from './Choice.js';
+export { Counted } from './Counted.js';
 export { PickRow } from './PickRow.js';
 export { FormActions } from './FormActions.js';
 export { Labelled } from './Labelled.js';

@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useId, useState, type FormEvent } from 'react';
-import { Action, Choice, Labelled, Ruled, Subheading, FormActions } from '../../design/index.js';
+import { Action, Choice, Counted, FormActions, Labelled, Ruled, Subheading } from '../../design/index.js';
 import { useLibrary } from '../library/index.js';
 import { FOOTAGE_TEXT as T, SETTING_WORDS } from './footage.text.js';
 import { notAgreed, sheetProblems, type Sheet, type SheetProblem } from './sheet.js';
@@ -59,7 +59,7 @@ export const SheetForm = ({
         {children}
         <Flex gap="8" marginBottom="5">
           <Labelled label={T.name} problem={problem('title')}>
-            <Ruled name="title" value={sheet.title} maxLength={120} onChange={(e) => set({ title: e.target.value })} />
+            <Counted name="title" value={sheet.title} limit={120} onChange={(e) => set({ title: e.target.value })} />
           </Labelled>
           <Labelled label={T.date}>
             <Ruled name="date" type="date" value={sheet.date} onChange={(e) => set({ date: e.target.value })} />
@@ -109,18 +109,18 @@ export const SheetForm = ({
             paddingLeft="3"
           >
             <Labelled label={label} problem={problem(who)}>
-              <Ruled
+              <Counted
                 name={who}
                 list={names}
-                maxLength={120}
+                limit={120}
                 value={sheet[who]}
                 onChange={(e) => set({ [who]: e.target.value })}
               />
             </Labelled>
             <Labelled label={T.kit}>
-              <Ruled
+              <Counted
                 name={kit}
-                maxLength={120}
+                limit={120}
                 placeholder={T.kitHint}
                 value={sheet[kit]}
                 onChange={(e) => set({ [kit]: e.target.value })}
@@ -156,9 +156,9 @@ export const SheetForm = ({
             ] as const
           ).map(([field, label, hint]) => (
             <Labelled key={field} label={label}>
-              <Ruled
+              <Counted
                 name={field}
-                maxLength={120}
+                limit={120}
                 placeholder={hint}
                 value={sheet[field]}
                 onChange={(e) => set({ [field]: e.target.value })}
@@ -208,9 +208,9 @@ export const SheetForm = ({
           </Box>
         )}
         <Labelled label={T.context}>
-          <Ruled
+          <Counted
             name="context"
-            maxLength={500}
+            limit={500}
             placeholder={T.contextHint}
             value={sheet.context}
             onChange={(e) => set({ context: e.target.value })}

@@ -17,6 +17,10 @@ describe('the footage sheet', () => {
       { field: 'second', why: 'must be somebody else' },
     ]);
     expect(sheetProblems({ ...sheet, title: 'x', first: 'Bo', second: 'Ina' })).toEqual([]);
+    // nothing is cut: what is too long is told
+    expect(sheetProblems({ ...sheet, title: 'x'.repeat(121), first: 'Bo', second: 'Ina' })).toEqual([
+      { field: 'title', why: 'can have 120 characters' },
+    ]);
   });
 
   test('when it is for the academy, whoever has not agreed to be shown should be told, known or new', () => {

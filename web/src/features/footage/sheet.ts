@@ -73,13 +73,21 @@ export const sheetOf = (footage: Footage, persons: Library['persons']): Sheet =>
 
 export type SheetProblem = { readonly field: 'title' | 'logged' | 'first' | 'second'; readonly why: string };
 
+/** The longest name of footage or of somebody, in characters; the server says the same. */
+const LONGEST = 120;
+
 export const sheetProblems = (sheet: Sheet): readonly SheetProblem[] => {
   const problems: SheetProblem[] = [];
-  if (!sheet.title.trim()) problems.push({ field: 'title', why: 'needs a name' });
+  const named = (field: 'title' | 'first' | 'second'): void => {
+    const { length } = sheet[field].trim();
+    if (!length) problems.push({ field, why: 'needs a name' });
+    else if (length > LONGEST) problems.push({ field, why: `can have ${LONGEST} characters` });
+  };
+  named('title');
   if (!sheet.logged) problems.push({ field: 'logged', why: 'pick one' });
-  if (!sheet.first.trim()) problems.push({ field: 'first', why: 'needs a name' });
-  if (!sheet.second.trim()) problems.push({ field: 'second', why: 'needs a name' });
-  else if (sheet.first.trim().toLowerCase() === sheet.second.trim().toLowerCase())
+  named('first');
+  named('second');
+  if (sheet.second.trim() && sheet.first.trim().toLowerCase() === sheet.second.trim().toLowerCase())
     problems.push({ field: 'second', why: 'must be somebody else' });
   return problems;
 };

@@ -4,14 +4,14 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { Action, CautionNote, Sentence } from '../../design/index.js';
 import { useWords, type ClipView } from '../library/index.js';
-import { FrameVideo, usePlayer, usePlayerState } from '../player/index.js';
+import { FrameVideo, playsByItself, usePlayer, usePlayerState } from '../player/index.js';
 
 const Playing = ({ view }: { readonly view: ClipView }): React.JSX.Element => {
   const { clip } = view;
   const handle = usePlayer(view.file, {
     frame: clip.in.frame,
     loop: { inFrame: clip.in.frame, outFrame: clip.out.frame },
-    play: true,
+    play: playsByItself(),
   });
   const isPlaying = usePlayerState(handle, (state) => state.playing);
   return (

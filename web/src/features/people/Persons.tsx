@@ -2,7 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import type { Audience, Person } from '@odograph/core';
 import { useState, type FormEvent } from 'react';
 import { v7 as newId } from 'uuid';
-import { Action, Choice, Labelled, Picked, Ruled, Subheading, FormActions } from '../../design/index.js';
+import { Action, Choice, Counted, FormActions, Labelled, Picked, Ruled, Subheading } from '../../design/index.js';
 import { useLibrary } from '../library/index.js';
 import { useEdit } from '../replica/index.js';
 import { AUDIENCE_TEXT, PEOPLE_TEXT as T } from './people.text.js';
@@ -77,7 +77,7 @@ const PersonForm = ({
       <form aria-label={person.name || T.newPerson} onSubmit={submit} noValidate>
         <Flex gap="7" marginBottom="4">
           <Labelled label={T.name} problem={tried && !fields.name.trim() ? T.needsName : undefined}>
-            <Ruled maxLength={120} autoFocus value={fields.name} onChange={(e) => set({ name: e.target.value })} />
+            <Counted limit={120} autoFocus value={fields.name} onChange={(e) => set({ name: e.target.value })} />
           </Labelled>
           <Labelled label={`${T.level} (${T.levelHint})`}>
             <Ruled maxLength={40} value={fields.level ?? ''} onChange={(e) => set({ level: e.target.value })} />

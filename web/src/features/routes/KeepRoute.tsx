@@ -2,7 +2,7 @@ import { Flex } from '@chakra-ui/react';
 import { useState, type FormEvent } from 'react';
 import { useNavigate } from 'react-router';
 import type { MapRoute } from '../../workers/map.protocol.js';
-import { Action, Labelled, Ruled } from '../../design/index.js';
+import { Action, Counted, Labelled } from '../../design/index.js';
 import { useEdit } from '../replica/index.js';
 import { keptOf } from './keptRoute.js';
 import { ROUTES_TEXT as T } from './routes.text.js';
@@ -30,10 +30,10 @@ export const KeepRoute = ({
     <form onSubmit={keep}>
       <Flex gap="3" alignItems="flex-end">
         <Labelled label={T.keepAs}>
-          <Ruled
+          <Counted
             autoFocus
             width="300px"
-            maxLength={120}
+            limit={120}
             value={name}
             onFocus={(event) => event.target.select()}
             onChange={(event) => setName(event.target.value)}

@@ -13,7 +13,7 @@ import {
   useSize,
 } from '../../design/index.js';
 import { useClipViews, useRole, useWords, type ClipView } from '../library/index.js';
-import { FrameVideo, usePlayer } from '../player/index.js';
+import { FrameVideo, playsByItself, usePlayer } from '../player/index.js';
 import { clipOfShown } from './clipOfShown.js';
 import type { ShownStep } from './keptRoute.js';
 import { RouteProfile } from './RouteProfile.js';
@@ -25,7 +25,7 @@ const Screen = ({ view }: { readonly view: ClipView }): React.JSX.Element => {
   const handle = usePlayer(view.file, {
     frame: clip.in.frame,
     loop: { inFrame: clip.in.frame, outFrame: clip.out.frame },
-    play: true,
+    play: playsByItself(),
   });
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {

@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { FAMILIES, LEAD_LIMBS, RISK_CLASSES, RISK_PAIN, type Definition, type Family, type Role } from '@odograph/core';
-import { Choice, Labelled, Picked, Ruled } from '../../design/index.js';
+import { Choice, Counted, Labelled, Picked, Ruled } from '../../design/index.js';
 import { ActionFields } from './ActionFields.js';
 import { ParentPicked, without, type DefinitionProps, type FieldsOf } from './fieldParts.js';
 import { NamedGripHolds, RequiredHolds } from './HoldRows.js';
@@ -157,7 +157,7 @@ const SubmissionFields = ({ definition, tried, onChange }: FieldsOf<'submission'
     <>
       <Flex gap="8" wrap="wrap" alignItems="flex-start" marginBottom="3">
         <Labelled label={T.injures} problem={missing(risk.injures)}>
-          <Ruled maxLength={120} value={risk.injures} onChange={(e) => set({ injures: e.target.value })} />
+          <Counted limit={120} value={risk.injures} onChange={(e) => set({ injures: e.target.value })} />
         </Labelled>
         <Labelled label={T.riskClass}>
           <Picked value={risk.class} onChange={(e) => set({ class: e.target.value as typeof risk.class })}>
@@ -175,7 +175,7 @@ const SubmissionFields = ({ definition, tried, onChange }: FieldsOf<'submission'
         </Labelled>
       </Flex>
       <Labelled label={T.care} problem={missing(risk.care)} hint={T.careHint}>
-        <Ruled maxLength={400} value={risk.care} onChange={(e) => set({ care: e.target.value })} />
+        <Counted limit={400} value={risk.care} onChange={(e) => set({ care: e.target.value })} />
       </Labelled>
     </>
   );

@@ -11,7 +11,7 @@ import {
 import { Plus, X } from 'lucide-react';
 import { useState, type FormEvent } from 'react';
 import { v7 as newId } from 'uuid';
-import { Action, Labelled, Picked, Ruled, FormActions } from '../../design/index.js';
+import { Action, Counted, FormActions, Labelled, Picked, Ruled } from '../../design/index.js';
 import { useLibrary } from '../library/index.js';
 import { useMeQuery } from '../server/index.js';
 import { DefinitionFields } from './DefinitionFields.js';
@@ -123,7 +123,7 @@ export const WordForm = ({
             problem={tried ? nameProblem : undefined}
             hint={shipped && shipped.name !== draft.name ? T.renamed(shipped.name) : undefined}
           >
-            <Ruled maxLength={120} autoFocus value={draft.name} onChange={(e) => set({ name: e.target.value })} />
+            <Counted limit={120} autoFocus value={draft.name} onChange={(e) => set({ name: e.target.value })} />
           </Labelled>
           <Labelled label={draft.definition ? T.offered : T.holdsFor}>
             <Box>
