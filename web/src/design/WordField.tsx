@@ -1,6 +1,6 @@
-import { Box, chakra } from '@chakra-ui/react';
+import { Box, chakra, type BoxProps } from '@chakra-ui/react';
 import { matchWords, type Sayable } from '@odograph/core';
-import { useCombobox } from 'downshift';
+import { useCombobox, type UseComboboxState, type UseComboboxStateChangeOptions } from 'downshift';
 import { useEffect, useId, useMemo, useState, type KeyboardEvent } from 'react';
 
 const SHOWN = 8;
@@ -74,6 +74,88 @@ export type WordFieldProps<T> = {
   readonly countOf?: (value: T) => number;
 };
 
+type Place = BoxProps & { readonly position: 'absolute' };
+
+/** What the list looks like; closed, it takes no room beside a narrow window. */
+const MENU = {
+  minWidth: '250px',
+  background: 'raised',
+  color: 'ink',
+  borderColor: 'field',
+  listStyleType: 'none',
+  fontSize: '16px',
+  fontFamily: 'body',
+} as const;
+
+const Unknown = ({ typed, at }: { readonly typed: string; readonly at: Place }): React.JSX.Element => (
+  <Box
+    role="alert"
+    {...at}
+    paddingInline="3"
+    paddingBlock="1.5"
+    background="raised"
+    borderWidth="1px"
+    borderColor="caution"
+    color="caution"
+    fontSize="15px"
+    fontWeight="400"
+    lineHeight="1.3"
+    whiteSpace="nowrap"
+  >
+    No word here sounds like “{typed}”.
+  </Box>
+);
+
+const Item = ({
+  isNext,
+  name,
+  more,
+  ...props
+}: BoxProps & {
+  readonly isNext: boolean;
+  readonly name: string;
+  readonly more: React.ReactNode;
+}): React.JSX.Element => (
+  <Box
+    as="li"
+    {...props}
+    display="flex"
+    justifyContent="space-between"
+    gap="6"
+    whiteSpace="nowrap"
+    paddingInline="3"
+    paddingBlock="1"
+    cursor="pointer"
+    background={isNext ? 'inHandSoft' : undefined}
+  >
+    <span>{name}</span>
+    <Box as="span" color="inkSoft" fontSize="14px">
+      {more}
+    </Box>
+  </Box>
+);
+
+/** How the list behaves beside what downshift does by itself. */
+const steadily = <T,>(
+  state: UseComboboxState<T>,
+  { type, changes }: UseComboboxStateChangeOptions<T>,
+): Partial<UseComboboxState<T>> => {
+  const { InputClick, InputChange, MenuMouseLeave } = useCombobox.stateChangeTypes;
+  switch (type) {
+    // a click into the field opens its choices; it never shuts them
+    case InputClick:
+      return { ...changes, isOpen: true };
+    // what stands first is what Enter takes, from the first letter on …
+    case InputChange:
+      return { ...changes, highlightedIndex: changes.inputValue?.trim() ? 0 : -1 };
+    // … also where a resting pointer was passed by the list
+    case MenuMouseLeave:
+      return { ...changes, highlightedIndex: state.highlightedIndex };
+    default:
+      return changes;
+  }
+};
+
 /**
  * One part of a sentence that completes itself: understands names, aliases, beginnings and slips of the key. Enter or Tab takes what stands first.
  * Text that fits nothing stays, marked, and is not taken.
@@ -115,6 +197,12 @@ export const WordField = <T,>(props: WordFieldProps<T>): React.JSX.Element => {
     if (input instanceof HTMLInputElement && input === document.activeElement) input.select();
   }, [id, said]);
   const shownProposal = said === null && !several ? proposed : null;
+  const at: Place = {
+    position: 'absolute',
+    [side]: '-6px',
+    zIndex: 'dropdown',
+    ...(opens === 'up' ? { bottom: 'calc(100% + 6px)' } : { top: 'calc(100% + 6px)' }),
+  };
   const hint = shownProposal ? `${shownProposal.name}?` : placeholder;
 
   const box = useCombobox<Found<T>>({
@@ -124,22 +212,7 @@ export const WordField = <T,>(props: WordFieldProps<T>): React.JSX.Element => {
     inputValue: text,
     selectedItem: null,
     defaultHighlightedIndex: typed ? 0 : -1,
-    stateReducer: (state, { type, changes }) => {
-      const { InputClick, InputChange, MenuMouseLeave } = useCombobox.stateChangeTypes;
-      switch (type) {
-        // a click into the field opens its choices; it never shuts them
-        case InputClick:
-          return { ...changes, isOpen: true };
-        // what stands first is what Enter takes, from the first letter on …
-        case InputChange:
-          return { ...changes, highlightedIndex: changes.inputValue?.trim() ? 0 : -1 };
-        // … also where a resting pointer was passed by the list
-        case MenuMouseLeave:
-          return { ...changes, highlightedIndex: state.highlightedIndex };
-        default:
-          return changes;
-      }
-    },
+    stateReducer: steadily,
     onStateChange: ({ type, selectedItem }) => {
       const { InputKeyDownEnter, ItemClick, InputBlur } = useCombobox.stateChangeTypes;
       if (!selectedItem || (type !== InputKeyDownEnter && type !== ItemClick && type !== InputBlur)) return;
@@ -218,65 +291,24 @@ export const WordField = <T,>(props: WordFieldProps<T>): React.JSX.Element => {
           spellCheck: false,
         })}
       />
-      {isUnknown && (
-        <Box
-          role="alert"
-          position="absolute"
-          {...{ [side]: '-6px' }}
-          zIndex="dropdown"
-          {...(opens === 'up' ? { bottom: 'calc(100% + 6px)' } : { top: 'calc(100% + 6px)' })}
-          paddingInline="3"
-          paddingBlock="1.5"
-          background="raised"
-          borderWidth="1px"
-          borderColor="caution"
-          color="caution"
-          fontSize="15px"
-          fontWeight="400"
-          lineHeight="1.3"
-          whiteSpace="nowrap"
-        >
-          No word here sounds like “{typed}”.
-        </Box>
-      )}
+      {isUnknown && <Unknown typed={typed} at={at} />}
       <Box
         as="ul"
         {...box.getMenuProps({ 'aria-label': label })}
-        position="absolute"
-        {...{ [side]: '-6px' }}
-        zIndex="dropdown"
-        // closed, it takes no room beside a narrow window
+        {...at}
+        {...MENU}
         display={box.isOpen ? 'block' : 'none'}
-        {...(opens === 'up' ? { bottom: 'calc(100% + 6px)' } : { top: 'calc(100% + 6px)' })}
-        minWidth="250px"
-        background="raised"
-        color="ink"
         borderWidth={box.isOpen && items.length > 0 ? '1px' : '0'}
-        borderColor="field"
-        listStyleType="none"
-        fontSize="16px"
-        fontFamily="body"
       >
         {box.isOpen &&
           items.map((item, index) => (
-            <Box
-              as="li"
+            <Item
               key={`${item.name} ${index}`}
               {...box.getItemProps({ item, index })}
-              display="flex"
-              justifyContent="space-between"
-              gap="6"
-              whiteSpace="nowrap"
-              paddingInline="3"
-              paddingBlock="1"
-              cursor="pointer"
-              background={box.highlightedIndex === index ? 'inHandSoft' : undefined}
-            >
-              <span>{item.name}</span>
-              <Box as="span" color="inkSoft" fontSize="14px">
-                {countOf ? countOf(item.value) : (item.more ?? (item.via !== item.name && typed ? item.via : ''))}
-              </Box>
-            </Box>
+              isNext={box.highlightedIndex === index}
+              name={item.name}
+              more={countOf ? countOf(item.value) : (item.more ?? (item.via !== item.name && typed ? item.via : ''))}
+            />
           ))}
       </Box>
     </Box>

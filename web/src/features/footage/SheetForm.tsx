@@ -1,9 +1,9 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { useId, useState, type FormEvent } from 'react';
+import { useState, type FormEvent } from 'react';
 import { Action, Choice, Counted, FormActions, Labelled, Ruled, Subheading } from '../../design/index.js';
-import { useLibrary } from '../library/index.js';
-import { FOOTAGE_TEXT as T, SETTING_WORDS } from './footage.text.js';
-import { notAgreed, sheetProblems, type Sheet, type SheetProblem } from './sheet.js';
+import { FOOTAGE_TEXT as T } from './footage.text.js';
+import { SheetConsent, SheetEvent, SheetWho } from './SheetParts.js';
+import { sheetProblems, type Sheet, type SheetProblem } from './sheet.js';
 
 type Props = {
   readonly title: string;
@@ -33,11 +33,8 @@ export const SheetForm = ({
 }: Props): React.JSX.Element => {
   const [sheet, setSheet] = useState(start);
   const [tried, setTried] = useState(false);
-  const names = useId();
-  const { persons } = useLibrary();
   const problems = tried ? sheetProblems(sheet) : [];
   const problem = (field: SheetProblem['field']): string | undefined => problems.find((p) => p.field === field)?.why;
-  const missing = notAgreed(sheet, persons);
   const set = (change: Partial<Sheet>): void => setSheet((before) => ({ ...before, ...change }));
   const go = (event: FormEvent): void => {
     event.preventDefault();
@@ -88,125 +85,9 @@ export const SheetForm = ({
             )}
           </Box>
         </Flex>
-        <datalist id={names}>
-          {persons.map((p) => (
-            <option key={p.id} value={p.name} />
-          ))}
-        </datalist>
-        {(
-          [
-            ['first', 'kitA', T.first, 'us'],
-            ['second', 'kitB', T.second, 'them'],
-          ] as const
-        ).map(([who, kit, label, colour]) => (
-          <Flex
-            key={who}
-            gap="8"
-            marginBottom="5"
-            borderLeftWidth="4px"
-            borderColor={colour}
-            borderLeftStyle={colour === 'us' ? 'solid' : 'dashed'}
-            paddingLeft="3"
-          >
-            <Labelled label={label} problem={problem(who)}>
-              <Counted
-                name={who}
-                list={names}
-                limit={120}
-                value={sheet[who]}
-                onChange={(e) => set({ [who]: e.target.value })}
-              />
-            </Labelled>
-            <Labelled label={T.kit}>
-              <Counted
-                name={kit}
-                limit={120}
-                placeholder={T.kitHint}
-                value={sheet[kit]}
-                onChange={(e) => set({ [kit]: e.target.value })}
-              />
-            </Labelled>
-          </Flex>
-        ))}
-        <Flex gap="8" marginBottom="2" wrap="wrap">
-          <Choice
-            label={T.setting}
-            name="setting"
-            value={sheet.setting}
-            options={(['competition', 'training', 'demonstration'] as const).map((s) => [s, SETTING_WORDS[s]] as const)}
-            onChange={(setting) => set({ setting })}
-          />
-          <Choice
-            label={T.gi}
-            name="gi"
-            value={sheet.gi ? 'gi' : 'no-gi'}
-            options={[
-              ['gi', 'gi'],
-              ['no-gi', 'no-gi'],
-            ]}
-            onChange={(gi) => set({ gi: gi === 'gi' })}
-          />
-        </Flex>
-        <Flex gap="8" marginTop="5" marginBottom="5">
-          {(
-            [
-              ['ruleset', T.ruleset, T.rulesetHint],
-              ['level', T.level, T.levelHint],
-              ['place', T.place, ''],
-            ] as const
-          ).map(([field, label, hint]) => (
-            <Labelled key={field} label={label}>
-              <Counted
-                name={field}
-                limit={120}
-                placeholder={hint}
-                value={sheet[field]}
-                onChange={(e) => set({ [field]: e.target.value })}
-              />
-            </Labelled>
-          ))}
-        </Flex>
-        <Flex gap="8" marginBottom="5" wrap="wrap">
-          <Choice
-            label={T.surroundings}
-            name="surroundings"
-            value={sheet.surroundings}
-            options={[
-              ['', 'not said'],
-              ['open', 'open mat'],
-              ['edge', 'an edge'],
-              ['wall', 'a wall'],
-            ]}
-            onChange={(surroundings) => set({ surroundings })}
-          />
-          <Choice
-            label={T.audience}
-            name="audience"
-            value={sheet.audience}
-            options={[
-              ['academy', 'the academy'],
-              ['coaches', 'coaches only'],
-            ]}
-            onChange={(audience) => set({ audience })}
-          />
-        </Flex>
-        {missing.length > 0 && (
-          <Box borderLeftWidth="3px" borderColor="caution" paddingLeft="3" marginBottom="5" data-testid="consent">
-            <Box marginBottom="1">{T.notShown(missing.map(({ name }) => name))}</Box>
-            {missing.map(({ who, name }) => (
-              <Box as="label" key={who} display="flex" gap="2" alignItems="center" cursor="pointer">
-                <input
-                  type="checkbox"
-                  checked={sheet.agreed.includes(who)}
-                  onChange={(e) =>
-                    set({ agreed: [...sheet.agreed.filter((w) => w !== who), ...(e.target.checked ? [who] : [])] })
-                  }
-                />
-                {T.hasAgreed(name)}
-              </Box>
-            ))}
-          </Box>
-        )}
+        <SheetWho sheet={sheet} set={set} problem={problem} />
+        <SheetEvent sheet={sheet} set={set} />
+        <SheetConsent sheet={sheet} set={set} />
         <Labelled label={T.context}>
           <Counted
             name="context"

@@ -1,22 +1,13 @@
 import { Box, Flex } from '@chakra-ui/react';
-import {
-  LANGUAGES,
-  SHIPPED_WORDS,
-  asCompared,
-  type Language,
-  type OwnAlias,
-  type Scope,
-  type Words,
-} from '@odograph/core';
-import { Plus, X } from 'lucide-react';
+import { SHIPPED_WORDS, asCompared, type OwnAlias, type Words } from '@odograph/core';
 import { useState, type FormEvent } from 'react';
 import { v7 as newId } from 'uuid';
-import { Action, Counted, FormActions, Labelled, Picked, Ruled } from '../../design/index.js';
-import { useLibrary } from '../library/index.js';
-import { useMeQuery } from '../server/index.js';
+import { Action, Counted, FormActions, Labelled } from '../../design/index.js';
+import { AliasFields } from './AliasFields.js';
 import { DefinitionFields } from './DefinitionFields.js';
+import { ScopePicked } from './ScopePicked.js';
 import { EVERYBODY, type Draft } from './draft.js';
-import { LANGUAGE_NAMES, WORDS_TEXT as T } from './words.text.js';
+import { WORDS_TEXT as T } from './words.text.js';
 
 /** Other words that are called the same. */
 const alsoMeant = (text: string, draft: Draft, words: Words): readonly string[] =>
@@ -26,49 +17,6 @@ const alsoMeant = (text: string, draft: Draft, words: Words): readonly string[] 
         .filter((w) => w.kind !== draft.kind || w.key !== draft.key)
         .filter((w) => [w.name, ...w.aliases].some((n) => asCompared(n) === asCompared(text)))
         .map((w) => `${w.kind} ${w.name}`);
-
-const ScopePicked = ({
-  label,
-  scope,
-  onChange,
-}: {
-  readonly label: string;
-  readonly scope: Scope;
-  readonly onChange: (scope: Scope) => void;
-}): React.JSX.Element => {
-  const { data: me } = useMeQuery();
-  const { footage } = useLibrary();
-  const value =
-    scope.kind === 'academy'
-      ? 'academy'
-      : scope.kind === 'coach'
-        ? `coach ${scope.accountId}`
-        : `footage ${scope.footageId}`;
-  const read = (said: string): Scope => {
-    const [kind, id = ''] = said.split(' ');
-    if (kind === 'coach') return { kind, accountId: id };
-    return kind === 'footage' ? { kind, footageId: id } : EVERYBODY;
-  };
-  const isOther = scope.kind === 'coach' && scope.accountId !== me?.account.id;
-  return (
-    <Picked
-      aria-label={label}
-      fontSize="16px"
-      maxWidth="220px"
-      value={value}
-      onChange={(e) => onChange(read(e.target.value))}
-    >
-      <option value="academy">{T.everybody}</option>
-      {me && <option value={`coach ${me.account.id}`}>{T.onlyMe}</option>}
-      {isOther && <option value={value}>another coach</option>}
-      {footage.map((f) => (
-        <option key={f.id} value={`footage ${f.id}`}>
-          {f.title}
-        </option>
-      ))}
-    </Picked>
-  );
-};
 
 /** What the academy says of one word; for a word of its own also what it is. */
 export const WordForm = ({
@@ -90,8 +38,6 @@ export const WordForm = ({
   const [alias, setAlias] = useState('');
   const [tried, setTried] = useState(false);
   const set = (change: Partial<Draft>): void => setDraft((before) => ({ ...before, ...change }));
-  const changeAlias = (id: string, change: Partial<OwnAlias>): void =>
-    set({ aliases: draft.aliases.map((a) => (a.id === id ? { ...a, ...change } : a)) });
   const withTyped = (): readonly OwnAlias[] =>
     alias.trim() ? [...draft.aliases, { id: newId(), alias: alias.trim(), scope: EVERYBODY }] : draft.aliases;
   const addAlias = (): void => {
@@ -113,7 +59,6 @@ export const WordForm = ({
     if (!nameProblem && isWhole) onKeep({ ...draft, name: draft.name.trim(), aliases: withTyped() });
   };
   const shipped = SHIPPED_WORDS.find((w) => w.kind === start.kind && w.key === start.key);
-  const meant = alsoMeant(alias, draft, words);
   return (
     <Box borderWidth="1px" borderColor="field" background="raised" padding="5" marginBlock="3">
       <form aria-label={start.name || T.add} onSubmit={submit} noValidate>
@@ -144,74 +89,15 @@ export const WordForm = ({
             onChange={(definition) => set({ definition })}
           />
         )}
-        <Box as="fieldset" border="none" marginBottom="4">
-          <Box as="legend" color="inkSoft" fontSize="14px">
-            {T.aliases}
-          </Box>
-          {shipped && shipped.aliases.length > 0 && (
-            <Box fontSize="15px" marginBottom="1">
-              {shipped.aliases.join(' · ')}
-            </Box>
-          )}
-          {draft.aliases.map((a) => (
-            <Flex key={a.id} gap="3" alignItems="center" paddingBlock="0.5">
-              <Box minWidth="220px" fontWeight="600">
-                {a.alias}
-              </Box>
-              <Box color="inkSoft" fontSize="14px">
-                {T.forWhom}
-              </Box>
-              <ScopePicked
-                label={`${T.forWhom} whom ${a.alias} holds`}
-                scope={a.scope}
-                onChange={(scope) => changeAlias(a.id, { scope })}
-              />
-              <Picked
-                aria-label={T.aliasLanguage(a.alias)}
-                fontSize="16px"
-                maxWidth="150px"
-                value={a.language ?? 'en'}
-                onChange={(e) => changeAlias(a.id, { language: e.target.value as Language })}
-              >
-                {LANGUAGES.map((language) => (
-                  <option key={language} value={language}>
-                    {LANGUAGE_NAMES[language]}
-                  </option>
-                ))}
-              </Picked>
-              <Action
-                type="button"
-                tone="quiet"
-                aria-label={`Take ${a.alias} away`}
-                onClick={() => set({ aliases: draft.aliases.filter((b) => b.id !== a.id) })}
-              >
-                <X size={15} aria-hidden />
-              </Action>
-            </Flex>
-          ))}
-          <Flex gap="3" alignItems="center" maxWidth="420px" marginTop="1">
-            <Ruled
-              aria-label={T.addAlias}
-              placeholder={T.addAlias}
-              maxLength={120}
-              value={alias}
-              onChange={(e) => setAlias(e.target.value)}
-              onKeyDown={(event) => {
-                if (event.key !== 'Enter' || !alias.trim()) return;
-                event.preventDefault();
-                addAlias();
-              }}
-            />
-            <Action type="button" disabled={!alias.trim()} onClick={addAlias} aria-label="Add this name">
-              <Plus size={15} aria-hidden />
-            </Action>
-          </Flex>
-          {meant.length > 0 && (
-            <Box role="status" fontSize="14px" marginTop="1">
-              {T.meansAlso(meant.join(', '))}
-            </Box>
-          )}
-        </Box>
+        <AliasFields
+          aliases={draft.aliases}
+          shipped={shipped?.aliases ?? []}
+          typed={alias}
+          meant={alsoMeant(alias, draft, words)}
+          onTyped={setAlias}
+          onAdd={addAlias}
+          onChange={(aliases) => set({ aliases })}
+        />
         <Box as="label" display="flex" gap="2" alignItems="baseline" marginBottom="4" cursor="pointer">
           <input type="checkbox" checked={draft.hidden} onChange={(e) => set({ hidden: e.target.checked })} />
           {T.hide}

@@ -10,6 +10,7 @@ import {
   type Scope,
   type Word,
   type WordChange,
+  type Words,
 } from '@odograph/core';
 import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
@@ -20,8 +21,9 @@ import { useMeQuery } from '../server/index.js';
 import { EVERYBODY, draftOf, shippedName, wordEditOf, type Draft } from './draft.js';
 import { ReadWords } from './ReadWords.js';
 import { WordForm } from './WordForm.js';
-import { SHOWN_LANGUAGES, aliasesIn, useShownLanguage } from './shownLanguage.js';
-import { KIND_NAMES, KIND_ONE, LANGUAGE_NAMES, WORDS_TEXT as T, definitionText, scopeText } from './words.text.js';
+import { WordRow } from './WordRow.js';
+import { SHOWN_LANGUAGES, useShownLanguage } from './shownLanguage.js';
+import { KIND_NAMES, KIND_ONE, LANGUAGE_NAMES, WORDS_TEXT as T, scopeText } from './words.text.js';
 
 const markOf = (word: Word, change: WordChange | undefined, nameOf: (scope: Scope) => string | undefined): string => {
   const ships = shippedName(word.kind, word.key);
@@ -32,6 +34,23 @@ const markOf = (word: Word, change: WordChange | undefined, nameOf: (scope: Scop
   ]
     .filter(Boolean)
     .join(', ');
+};
+
+/** Everything is in view here, also what is hidden or holds elsewhere. */
+const useAllWords = (): Words => {
+  const { wordChanges } = useLibrary();
+  return useMemo(
+    () =>
+      withChanges(
+        SHIPPED_WORDS,
+        wordChanges.map(({ hidden, scope, ...rest }) => {
+          void hidden;
+          void scope;
+          return { ...rest, aliases: rest.aliases?.map((a) => ({ ...a, scope: { kind: 'academy' } as const })) ?? [] };
+        }),
+      ),
+    [wordChanges],
+  );
 };
 
 /** The academy's words, kind by kind: their names, their other names, and what they are. */
@@ -47,19 +66,7 @@ export const WordList = (): React.JSX.Element | null => {
   const [language, setLanguage] = useShownLanguage();
   const isSought = sought.trim() !== '';
   const kind = WORD_KINDS.find((k) => k === search.get('kind')) ?? 'position';
-  // everything is in view here, also what is hidden or holds elsewhere
-  const words = useMemo(
-    () =>
-      withChanges(
-        SHIPPED_WORDS,
-        wordChanges.map(({ hidden, scope, ...rest }) => {
-          void hidden;
-          void scope;
-          return { ...rest, aliases: rest.aliases?.map((a) => ({ ...a, scope: { kind: 'academy' } as const })) ?? [] };
-        }),
-      ),
-    [wordChanges],
-  );
+  const words = useAllWords();
   const changes = useMemo(() => new Map(wordChanges.map((c) => [`${c.kind}:${c.key}`, c])), [wordChanges]);
   const shown = useMemo(() => {
     if (!sought.trim()) return words.all.filter((w) => w.kind === kind).sort((a, b) => a.name.localeCompare(b.name));
@@ -156,37 +163,17 @@ export const WordList = (): React.JSX.Element | null => {
                 />
               </Box>
             );
+          const mark = [isSought ? KIND_ONE[word.kind] : '', markOf(word, change, nameOfScope)];
           return (
-            <Box
-              as="li"
+            <WordRow
               key={id}
-              data-word={word.key}
-              borderBottomWidth="1px"
-              paddingBlock="2"
-              display="grid"
-              gridTemplateColumns="230px 1fr auto"
-              gap="5"
-              alignItems="baseline"
-              opacity={change?.hidden ? 0.75 : 1}
-            >
-              <Box>
-                <Box as="span" fontWeight="600">
-                  {word.name}
-                </Box>
-                <Box color="inkSoft" fontSize="13px">
-                  {[isSought ? KIND_ONE[word.kind] : '', markOf(word, change, nameOfScope)].filter(Boolean).join(', ')}
-                </Box>
-              </Box>
-              <Box fontSize="15px">
-                {aliasesIn(word, language).join(' · ')}
-                <Box color="inkSoft" fontSize="13.5px">
-                  {definitionText(word, words)}
-                </Box>
-              </Box>
-              <Action onClick={() => setOpen(id)} aria-label={`Change the ${KIND_ONE[word.kind]} ${word.name}`}>
-                {T.change}
-              </Action>
-            </Box>
+              word={word}
+              words={words}
+              mark={mark.filter(Boolean).join(', ')}
+              isHidden={change?.hidden === true}
+              language={language}
+              onChange={() => setOpen(id)}
+            />
           );
         })}
       </Box>

@@ -1,10 +1,6 @@
-import { Box, Flex, chakra } from '@chakra-ui/react';
+import { Box, Flex } from '@chakra-ui/react';
 import {
   BARE_HOLD,
-  HOLD_DEPTHS,
-  THUMBS,
-  handedOver,
-  mayBeHanded,
   holdName,
   isHeldAt,
   limbsOn,
@@ -20,23 +16,10 @@ import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { v7 as newId } from 'uuid';
 import { BOARD_TEXT as T } from './board.text.js';
 import { Bodies } from './Bodies.js';
-import { targetsOf, type LimbOf, type Zone, zoneOf } from './bodyFigure.js';
+import { HoldDetail } from './HoldDetail.js';
+import { Press } from './Press.js';
+import { targetsOf, type LimbOf, type Zone } from './bodyFigure.js';
 import { type SayChange } from '../phrase/index.js';
-
-const Press = chakra('button', {
-  base: {
-    font: 'inherit',
-    color: 'ink',
-    background: 'transparent',
-    borderWidth: '1px',
-    borderColor: 'field',
-    paddingInline: '6px',
-    lineHeight: '22px',
-    cursor: 'pointer',
-    _pressed: { background: 'inHandSoft', borderColor: 'inHand' },
-    _hover: { borderColor: 'ink' },
-  },
-});
 
 type Props = {
   readonly attempt: Attempt;
@@ -51,9 +34,6 @@ type Props = {
   /** It is worked on by pointer: it stays until it is left. */ readonly onTaken: () => void;
   readonly onLeave: () => void;
 };
-
-const turnOf = <T,>(all: readonly (T | null)[], value: T | null): T | null =>
-  all[(all.indexOf(value) + 1) % all.length]!;
 
 /** Letters pressed soon after each other go to the first button that begins with them, in milliseconds. */
 const TYPING_MS = 900;
@@ -98,8 +78,6 @@ export const BodyBoard = (props: Props): React.JSX.Element => {
   const { controls } = attempt;
   const picked = controls.find((c) => c.id === pickedId);
   const keep = (next: readonly Control[]): void => change({ controls: next });
-  const alter = (more: Partial<Control>): void =>
-    keep(controls.map((c) => (c.id === pickedId ? { ...c, ...more } : c)));
   const hold = (owner: Control['targetOwner'], zone: Zone | null, targetKey: string): void => {
     const target = words.target(targetKey);
     if (!limb || !target) return;
@@ -126,10 +104,6 @@ export const BodyBoard = (props: Props): React.JSX.Element => {
     holder,
     ...limbsOn(controls, holder, frame),
   }));
-  const instead =
-    picked && picked.targetOwner !== 'mat' && picked.targetOwner !== 'wall'
-      ? targetsOf(zoneOf(picked.target), words, footage.gi, picked.limb)
-      : [];
   return (
     <Box
       ref={root}
@@ -202,78 +176,14 @@ export const BodyBoard = (props: Props): React.JSX.Element => {
         )}
       </Box>
       {picked && !limb && (
-        <Flex wrap="wrap" gap="1" marginTop="1" aria-label={sayControl(picked, words)} role="group">
-          {instead
-            .filter((key) => key !== picked.target)
-            .map((key) => (
-              <Press
-                key={key}
-                type="button"
-                onClick={() => {
-                  const target = words.target(key)!;
-                  alter({ target: key, cloth: target.cloth, targetSide: target.sided ? picked.targetSide : null });
-                }}
-              >
-                {words.name('target', key)}
-              </Press>
-            ))}
-          {kindsOf(picked.limb, words.target(picked.target)).map((kind) => (
-            <Press key={kind} type="button" aria-pressed={kind === picked.kind} onClick={() => alter({ kind })}>
-              {kind}
-            </Press>
-          ))}
-          <Press
-            type="button"
-            aria-pressed={picked.depth !== null}
-            onClick={() => alter({ depth: turnOf([null, ...HOLD_DEPTHS], picked.depth) })}
-          >
-            {picked.depth ?? T.depth}
-          </Press>
-          <Press
-            type="button"
-            aria-pressed={picked.thumb !== null}
-            onClick={() => alter({ thumb: turnOf([null, ...THUMBS], picked.thumb) })}
-          >
-            {picked.thumb ? T.thumbIs(picked.thumb) : T.thumb}
-          </Press>
-          <Press type="button" aria-pressed={picked.won} onClick={() => alter({ won: !picked.won })}>
-            {T.won}
-          </Press>
-          <Press
-            type="button"
-            aria-pressed={picked.gained !== null}
-            onClick={() => alter({ gained: picked.gained?.frame === frame ? null : now() })}
-          >
-            {T.taken(picked.gained && codeOf(picked.gained.frame))}
-          </Press>
-          <Press
-            type="button"
-            aria-pressed={picked.lost !== null}
-            onClick={() => alter({ lost: picked.lost?.frame === frame ? null : now() })}
-          >
-            {T.lost(picked.lost && codeOf(picked.lost.frame))}
-          </Press>
-          {picked && mayBeHanded(picked) && (
-            <Press
-              type="button"
-              onClick={() => {
-                keep(handedOver(controls, picked.id, now(), newId) ?? controls);
-                setPicked(null);
-              }}
-            >
-              {T.hand}
-            </Press>
-          )}
-          <Press
-            type="button"
-            onClick={() => {
-              keep(controls.filter((c) => c.id !== picked.id));
-              setPicked(null);
-            }}
-          >
-            {T.remove}
-          </Press>
-        </Flex>
+        <HoldDetail
+          {...{ picked, controls, words, frame, now, codeOf }}
+          gi={footage.gi}
+          onChange={(next, isLeft) => {
+            change({ controls: next });
+            if (isLeft) setPicked(null);
+          }}
+        />
       )}
     </Box>
   );

@@ -1,4 +1,4 @@
-import { KEY_MOMENTS, type KeyMoment } from '@odograph/core';
+import { KEY_MOMENTS, type ErrorUse, type KeyMoment } from '@odograph/core';
 import { useState } from 'react';
 import { type ClipView } from '../../library/index.js';
 import { useEdit } from '../../replica/index.js';
@@ -41,6 +41,43 @@ const isKeyMoment = (name: InstantName): name is KeyMoment['name'] => KEY_MOMENT
 const without = (moments: readonly KeyMoment[], name: string): readonly KeyMoment[] =>
   moments.filter((m) => m.name !== name);
 
+/** Start, commit and end of an attempt, in frames of its camera. */
+type Ends = { readonly start: number; readonly commit: number | null; readonly end: number };
+const attemptAt = ({ attempt }: ClipView): Ends => ({
+  start: attempt.start.frame,
+  commit: attempt.commit?.frame ?? null,
+  end: attempt.end.frame,
+});
+const isOwnCamera = ({ clip, attempt }: ClipView): boolean => clip.angleId === attempt.angleId;
+/** The mistake that was said last, where the clip shows the attempt as it is told. */
+const mistakeIn = (view: ClipView): ErrorUse | undefined =>
+  isOwnCamera(view) ? view.attempt.errors.at(-1) : undefined;
+
+const rowsOf = (view: ClipView): readonly NamedInstant[] => {
+  const { clip, attempt } = view;
+  const mistake = mistakeIn(view);
+  const named = INSTANT_NAMES.flatMap((name, i): NamedInstant[] => {
+    const key = String(i + 1);
+    if (isKeyMoment(name))
+      return [{ name, key, frame: clip.keyMoments.find((m) => m.name === name)?.at.frame ?? null, isAssumed: false }];
+    const frame = attemptAt(view)[name];
+    return isOwnCamera(view) ? [{ name, key, frame, isAssumed: name === 'end' && attempt.endAssumed }] : [];
+  });
+  return mistake
+    ? [...named, { name: UNTIL, key: UNTIL_KEY, frame: mistake.until?.frame ?? null, isAssumed: false }]
+    : named;
+};
+
+/** Says why an instant cannot lie at a frame; null where it can. */
+const against = (view: ClipView, name: InstantName, at: number): string | null => {
+  const { clip } = view;
+  if (at < clip.in.frame || at > clip.out.frame) return T.outside(name);
+  if (name === UNTIL) return null;
+  const { start, commit, end }: Ends = { ...attemptAt(view), ...(isKeyMoment(name) ? {} : { [name]: at }) };
+  if (start > end || (commit !== null && (commit < start || commit > end))) return T.order;
+  return null;
+};
+
 /** The instants of the clip in hand, each set by a digit where the picture stands; once more on the same frame takes it off. E goes to the next one. */
 export const useInstants = (
   view: ClipView | undefined,
@@ -50,39 +87,16 @@ export const useInstants = (
   const [problem, setProblem] = useState<{ readonly clipId: string; readonly text: string } | null>(null);
   if (!view || !table) return { rows: [], keys: {}, problem: null, goTo: () => undefined };
   const { clip, attempt } = view;
-  const isOwnCamera = clip.angleId === attempt.angleId;
-  const attemptAt: { start: number; commit: number | null; end: number } = {
-    start: attempt.start.frame,
-    commit: attempt.commit?.frame ?? null,
-    end: attempt.end.frame,
-  };
-  const mistake = isOwnCamera ? attempt.errors.at(-1) : undefined;
-  const named = INSTANT_NAMES.flatMap((name, i): NamedInstant[] => {
-    const key = String(i + 1);
-    if (isKeyMoment(name))
-      return [{ name, key, frame: clip.keyMoments.find((m) => m.name === name)?.at.frame ?? null, isAssumed: false }];
-    const at = attemptAt[name];
-    return isOwnCamera ? [{ name, key, frame: at, isAssumed: name === 'end' && attempt.endAssumed }] : [];
-  });
-  const rows: readonly NamedInstant[] = mistake
-    ? [...named, { name: UNTIL, key: UNTIL_KEY, frame: mistake.until?.frame ?? null, isAssumed: false }]
-    : named;
+  const rows = rowsOf(view);
+  const mistake = mistakeIn(view);
   const goTo = ({ frame: at }: NamedInstant): void => {
     if (at === null) return;
     player?.pause();
     player?.seek(at);
   };
-  /** Says why an instant cannot lie there; null where it can. */
-  const against = (name: InstantName, at: number): string | null => {
-    if (at < clip.in.frame || at > clip.out.frame) return T.outside(name);
-    if (name === UNTIL) return null;
-    const { start, commit, end }: typeof attemptAt = { ...attemptAt, ...(isKeyMoment(name) ? {} : { [name]: at }) };
-    if (start > end || (commit !== null && (commit < start || commit > end))) return T.order;
-    return null;
-  };
   const set = ({ name, frame: before, isAssumed }: NamedInstant): void => {
     const at = frame();
-    const why = against(name, at);
+    const why = against(view, name, at);
     setProblem(why === null ? null : { clipId: clip.id, text: why });
     if (why !== null) return;
     // what was only assumed is said by its key, on the same frame too

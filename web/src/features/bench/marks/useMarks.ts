@@ -57,6 +57,10 @@ export type Marks = Lag &
 /** What was said by hand of where a mark's clip begins and ends. */
 type Own = { readonly momentId: string; readonly inFrame?: number; readonly outFrame?: number; readonly isLoop?: true };
 
+const BARE_MOMENT = {
+  ...{ version: 0, note: '', attemptId: null, settled: false, state: null, subject: null },
+} as const satisfies Partial<Moment>;
+
 const LOOPS_S = [1, 2, 3, 4, 6] as const;
 /** So much of the loop lies before the mark. */
 const BEFORE = 1 / 3;
@@ -119,24 +123,30 @@ const usePlaced = ({ bench, table }: Desk, msOf: MsOf): readonly [readonly MarkH
   }, [moments, attempts, footage.id, table, angle, file, msOf]);
 };
 
+/** Frames of the camera in hand as times of the footage, and the other way round. */
+const useTimes = ({ bench: { angle, file } }: Desk) => {
+  const clock = useMemo(() => angleClock(angle, file), [angle, file]);
+  const clamp = (f: number): number => Math.min(angle.toFrame - 1, Math.max(angle.fromFrame, f));
+  const frameAtMs = (of: TimeTable, ms: number): number => clamp(firstFrameFrom(of, clock, ms));
+  const msHere = (of: TimeTable, f: number): number => footageSeconds(clock, ptsOf(of, f)) * 1000;
+  return { clock, clamp, frameAtMs, msHere };
+};
+
 /** Marks on the footage on the bench: dropped while it plays, put back by the lag of whoever drops them, gone to one after the other. */
 export const useMarks = (desk: Desk): Marks => {
   const { bench, table, handle, hand, move } = desk;
   const { frame, player } = handle;
-  const { footage, angle, file } = bench;
+  const { footage, angle } = bench;
   const edit = useEdit();
   const dispatch = useDispatch();
   const account = useMeQuery().data?.account.id ?? '';
   const msOf = useMsOf();
   const [lag, loop] = [useLag(account, msOf), useLoop(account)];
   const [here, sightings] = usePlaced(desk, msOf);
-  const clock = useMemo(() => angleClock(angle, file), [angle, file]);
+  const { clock, clamp, frameAtMs, msHere } = useTimes(desk);
   const inHand = hand.is === 'mark' ? [...here, ...sightings].find((m) => m.moment.id === hand.momentId) : undefined;
   const [kept, keep] = useState<Own | null>(null);
   const own = kept && kept.momentId === inHand?.moment.id ? kept : null;
-  const clamp = (f: number): number => Math.min(angle.toFrame - 1, Math.max(angle.fromFrame, f));
-  const frameAtMs = (of: TimeTable, ms: number): number => clamp(firstFrameFrom(of, clock, ms));
-  const msHere = (of: TimeTable, f: number): number => footageSeconds(clock, ptsOf(of, f)) * 1000;
   return {
     ...{ ...lag, ...loop, here, sightings, inHand },
     isEndAssumed: !own?.isLoop && own?.outFrame === undefined,
@@ -165,11 +175,9 @@ export const useMarks = (desk: Desk): Marks => {
       // a picture that stands, or goes backwards, was not reacted to
       const goes = playing && !backwards ? speed : 0;
       const at = goes ? frameAtMs(table, msHere(table, pressed) - lag.lagMs * goes * clock.rate) : pressed;
-      const moment: Moment = {
-        ...{ id: newId(), version: 0, footageId: footage.id, angleId: angle.id, note: '', attemptId: null },
-        ...{ at: instantAt(table, at), pressed: instantAt(table, pressed), speed: goes, settled: false },
-        ...{ accountId: account, state: null, subject: null },
-      };
+      const [atInstant, pressedInstant] = [instantAt(table, at), instantAt(table, pressed)];
+      const of = { footageId: footage.id, angleId: angle.id, accountId: account, speed: goes };
+      const moment = { ...BARE_MOMENT, ...of, id: newId(), at: atInstant, pressed: pressedInstant };
       dispatch(editQueued({ kind: 'new moment', editId: newId(), moment }));
     },
     after: (f) => here.find((m) => m.frame > f) ?? here[0],

@@ -100,6 +100,23 @@ export type Proposals = {
   readonly result: { readonly value: Result; readonly name: string } | null;
 };
 
+/** Grips as they are typed, those likely here first. */
+const gripFinder = (
+  words: Words,
+  usual: Usual,
+  from: State | null,
+  controls: readonly Control[],
+  gi: boolean,
+): Find<Hold> => {
+  const held = controls.filter((c) => c.holder === 'subject');
+  const found = holdFinder(words, usual, { from, held, gi });
+  return (typed) =>
+    found(typed).map(({ hold, name }) => {
+      const more = sayControl({ ...hold, id: '' }, words);
+      return { value: hold, name, via: name, more };
+    });
+};
+
 /** The choices for each part of a phrase, in the order in which they are likely here, and what is proposed. `left`: where the attempt before left things, as the acting side sees it. */
 export const useFinders = (
   view: ClipView,
@@ -119,17 +136,7 @@ export const useFinders = (
       ]),
       from: lazily(() => among(placeChoices(words, left === undefined ? [] : [left], usual()))),
       place: lazily(() => among(placeChoices(words, [], usual()))),
-      holds: lazily(() => {
-        const held = controls.filter((c) => c.holder === 'subject');
-        const found = holdFinder(words, usual(), { from: state, held, gi: footage.gi });
-        return (typed) =>
-          found(typed).map(({ hold, name }) => ({
-            value: hold,
-            name,
-            via: name,
-            more: sayControl({ ...hold, id: '' }, words),
-          }));
-      }),
+      holds: lazily(() => gripFinder(words, usual(), state, controls, footage.gi)),
       entry: lazily(() => among(entryChoices(words, state, usual()))),
       answer: lazily(() => among(answerChoices(words, action, usual()))),
       reaction: lazily(() => among(reactionChoices(words, action, usual()))),

@@ -100,19 +100,44 @@ const usePlayed = (
   return { skips, fast, inLulls, nextInLulls };
 };
 
+/** The stretch at a frame, or the one between where it was begun and it. */
+const stretchAt = (
+  frame: number,
+  begun: number | null,
+  of: {
+    readonly all: readonly FootageSpan[];
+    readonly asked: readonly MsSpan[];
+    readonly msOf: (frame: number) => number;
+  },
+): StretchInHand | undefined => {
+  const atMs = of.msOf(frame);
+  if (begun !== null && frame > begun)
+    return { span: { fromMs: of.msOf(begun), toMs: of.msOf(frame + 1) }, stands: null };
+  const stands = spanAt(of.all, atMs);
+  const lull = spanAt(of.asked, atMs);
+  return stands ? { span: stands, stands } : lull && { span: lull, stands: null };
+};
+
+/** Frames of the camera in hand as times of the footage, and the other way round. */
+const useTimes = ({ bench: { angle, file }, table }: Desk): Pick<Stretches, 'msOf' | 'framesOf'> => {
+  const clock = useMemo(() => angleClock(angle, file), [angle, file]);
+  return {
+    msOf: (frame) => (table ? footageSeconds(clock, ptsOf(table, frame)) * 1000 : 0),
+    framesOf: (span) => table && framesIn(table, clock, span),
+  };
+};
+
 /** What is said of stretches of the footage on the bench, and of the one in hand: that they are no technique, or logged throughout. */
 export const useStretches = (desk: Desk, look: Look | undefined): Stretches => {
-  const { bench, table, handle, hand, move } = desk;
+  const { bench, handle, hand, move } = desk;
   const edit = useEdit();
-  const { footage, angle, file } = bench;
+  const { footage } = bench;
   const all = footage.spans;
   const inHand = hand.is === 'stretch' ? hand.stretch : undefined;
   const [isLooking, setLooking] = useState(false);
   const [passed, setPassed] = useState<readonly MsSpan[]>([]);
   const lulls = useLulls(desk, look);
-  const clock = useMemo(() => angleClock(angle, file), [angle, file]);
-  const msOf = (frame: number): number => (table ? footageSeconds(clock, ptsOf(table, frame)) * 1000 : 0);
-  const framesOf = (span: MsSpan): Stretch | undefined => table && framesIn(table, clock, span);
+  const { msOf, framesOf } = useTimes(desk);
   const open = lulls.filter((span) => !passed.some((p) => isSameStretch(p, span)));
   const asked = isLooking ? open : [];
   const first = bench.cameras[0]!;
@@ -139,14 +164,7 @@ export const useStretches = (desk: Desk, look: Look | undefined): Stretches => {
     ],
     technicalMs: technicalMs(all, whole),
     wholeMs: whole.toMs - whole.fromMs,
-    at: (frame, begun) => {
-      const atMs = msOf(frame);
-      if (begun !== null && frame > begun)
-        return { span: { fromMs: msOf(begun), toMs: msOf(frame + 1) }, stands: null };
-      const stands = spanAt(all, atMs);
-      const lull = spanAt(asked, atMs);
-      return stands ? { span: stands, stands } : lull && { span: lull, stands: null };
-    },
+    at: (frame, begun) => stretchAt(frame, begun, { all, asked, msOf }),
     say: (kind) => {
       if (!inHand) return;
       const { span, stands } = inHand;

@@ -1,0 +1,72 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { Choice, Heading } from '../../design/index.js';
+import type { MapPicture } from '../../workers/map.protocol.js';
+import { MAP_TEXT as T } from './map.text.js';
+import { OnlyPicked } from './PickedSwitch.js';
+import { ViewSentence } from './ViewSentence.js';
+
+/** More places than this cannot be told apart on a screen. */
+const MOST_ON_SLIDER = 96;
+
+/** What is counted on the map, and how much of it is shown. */
+export const MapHead = ({
+  picture: { totals, lines },
+  isTable,
+  onTable,
+  isWhole,
+  places,
+}: {
+  readonly picture: MapPicture;
+  readonly isTable: boolean;
+  readonly onTable: (isTable: boolean) => void;
+  /** No place is picked. */ readonly isWhole: boolean;
+  /** How many places are shown, where not all of them fit. */
+  readonly places: { readonly most: number; readonly all: number; readonly onMost: (most: number) => void } | undefined;
+}): React.JSX.Element => (
+  <>
+    <Flex alignItems="baseline" wrap="wrap" columnGap="5" paddingInline="4" minHeight="38px" flexShrink="0">
+      <Heading>{T.title}</Heading>
+      <Box color="inkSoft" data-testid="map-totals">
+        {totals.attempts} attempts on {lines.length} lines
+        {totals.picked > 0 && T.picked(totals.picked)}
+        {totals.shown > 0 && `, ${totals.shown} shown`}
+        {totals.proposed > 0 && T.proposed(totals.proposed)}
+        {totals.drafts > 0 && T.drafts(totals.drafts)}
+        {totals.unplaced > 0 && `, ${totals.unplaced} unplaced`}
+      </Box>
+      <Box flex="1" display={{ base: 'none', md: 'block' }} />
+      {isWhole && !isTable && places && (
+        <Box as="label" color="inkSoft" fontSize="14px" display="flex" alignItems="center" gap="2">
+          {T.places(Math.min(places.most, places.all), places.all)}
+          <input
+            type="range"
+            min={4}
+            max={Math.min(places.all, MOST_ON_SLIDER)}
+            value={places.most}
+            onChange={(e) => places.onMost(Number(e.target.value))}
+          />
+        </Box>
+      )}
+      <Choice
+        label={T.shownAs}
+        name="map-as"
+        isTight
+        value={isTable ? 'table' : 'picture'}
+        options={[
+          ['picture', T.asPicture],
+          ['table', T.asTable],
+        ]}
+        onChange={(as) => onTable(as === 'table')}
+      />
+    </Flex>
+    <Box paddingInline="4" paddingBottom="1" flexShrink="0">
+      <ViewSentence />
+    </Box>
+    <OnlyPicked totals={totals} />
+    {isWhole && !isTable && (
+      <Box paddingInline="4" color="inkSoft" fontSize="14px" flexShrink="0">
+        {T.rest}
+      </Box>
+    )}
+  </>
+);

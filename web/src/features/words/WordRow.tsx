@@ -1,0 +1,52 @@
+import { Box } from '@chakra-ui/react';
+import type { Word, Words } from '@odograph/core';
+import { Action } from '../../design/index.js';
+import { aliasesIn } from './shownLanguage.js';
+import { KIND_ONE, WORDS_TEXT as T, definitionText } from './words.text.js';
+
+/** A word with its names and what it is. */
+export const WordRow = ({
+  word,
+  words,
+  mark,
+  isHidden,
+  language,
+  onChange,
+}: {
+  readonly word: Word;
+  readonly words: Words;
+  /** What is told beside its name. */ readonly mark: string;
+  readonly isHidden: boolean;
+  readonly language: Parameters<typeof aliasesIn>[1];
+  readonly onChange: () => void;
+}): React.JSX.Element => (
+  <Box
+    as="li"
+    data-word={word.key}
+    borderBottomWidth="1px"
+    paddingBlock="2"
+    display="grid"
+    gridTemplateColumns="230px 1fr auto"
+    gap="5"
+    alignItems="baseline"
+    opacity={isHidden ? 0.75 : 1}
+  >
+    <Box>
+      <Box as="span" fontWeight="600">
+        {word.name}
+      </Box>
+      <Box color="inkSoft" fontSize="13px">
+        {mark}
+      </Box>
+    </Box>
+    <Box fontSize="15px">
+      {aliasesIn(word, language).join(' · ')}
+      <Box color="inkSoft" fontSize="13.5px">
+        {definitionText(word, words)}
+      </Box>
+    </Box>
+    <Action onClick={onChange} aria-label={`Change the ${KIND_ONE[word.kind]} ${word.name}`}>
+      {T.change}
+    </Action>
+  </Box>
+);
