@@ -78,7 +78,7 @@ for (const size of ['S', 'M', 'L']) {
   const numbers = new Map();
   const number = (place) => numbers.get(place) ?? (numbers.set(place, numbers.size), numbers.size - 1);
   const arcs = [...cheapest.values()].map((a) => ({ from: number(a.from), to: number(a.to), cost: a.cost }));
-  const graph = { nodes: numbers.size, arcs, between: () => 0 };
+  const graph = { nodes: numbers.size, arcs, between: null };
   const from = numbers.get('standing/even') ?? 0;
   const targets = [...numbers]
     .filter(([p]) => p.startsWith('won:'))

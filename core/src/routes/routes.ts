@@ -1,6 +1,7 @@
 import type { PlaceId } from '../attempts/index.js';
 import type { GripSet, Line } from '../map/index.js';
-import { kBestRoutes, type RouteGraph } from './kBest.js';
+import { type RouteGraph } from './arcs.js';
+import { kBestRoutes } from './kBest.js';
 
 /** One step of a route: a line of the map, what changing grips adds before it, and the cost so far. */
 export type Step = { readonly line: Line; readonly gripChanges: number; readonly costSoFar: number };
@@ -49,7 +50,10 @@ export const bestRoutes = (lines: readonly Line[], from: PlaceId, goal: RouteGoa
   const graph: RouteGraph = {
     nodes: numbers.size,
     arcs,
-    between: (before, next) => GRIP_CHANGE * gripChanges(usable[before]!.gripsAtEnd, usable[next]!.gripsAtCommit),
+    // where no grips are recorded, no pair of steps costs more than the steps
+    between: usable.some((line) => line.gripsAtEnd.size)
+      ? (before, next) => GRIP_CHANGE * gripChanges(usable[before]!.gripsAtEnd, usable[next]!.gripsAtCommit)
+      : null,
   };
   const targets = new Set(
     [...numbers]
