@@ -14,6 +14,7 @@ import {
 } from '../attempts/index.js';
 import { type Footage } from '../footage/index.js';
 import type { Words } from '../vocabulary/index.js';
+import type { GripSet } from './types.js';
 
 /** An attempt with the footage it belongs to: what counting needs. `isThorough`: all that happened around it is logged too, so that rates may be counted. */
 export type Logged = { readonly attempt: Attempt; readonly footage: Footage; readonly isThorough: boolean };
@@ -76,6 +77,10 @@ const gripsText = (attempt: Attempt, pick: (a: Attempt) => Attempt['controls']):
     .sort()
     .join('|');
 
+const NO_GRIPS: GripSet = new Map();
+const readGrips = (text: string): GripSet =>
+  new Map(text.split('|').map((hold) => hold.split('=') as [string, string]));
+
 /**
  * The attempts of a library as rows of numbers, interned texts beside them: what counting reads, what goes to a worker, and what a change of one attempt
  * touches in one place. Rows keep their number for good; a row that goes is marked, and its number is used again when the same attempt comes back.
@@ -93,6 +98,9 @@ export class RowTable {
     Int32Array
   >;
   private readonly flips: number[] = [];
+  private readonly gripSets: GripSet[] = [];
+  /** Ids came in their order, so that rows stand in it: what is sorted by id is sorted by number. */
+  isInOrder = true;
 
   get length(): number {
     return this.ids.length;
@@ -106,6 +114,11 @@ export class RowTable {
   /** The same place as the other side sees it, by number. */
   flip(place: number): number {
     return (this.flips[place] ??= this.places.of(flipPlace(this.places.texts[place] as PlaceId)));
+  }
+
+  /** Holds by number, each set read once. */
+  gripSet(number: number): GripSet {
+    return number === NONE ? NO_GRIPS : (this.gripSets[number] ??= readGrips(this.grips.texts[number]!));
   }
 
   rowOf(id: string): number | undefined {
@@ -128,6 +141,8 @@ export class RowTable {
   setRow(id: string, row: Row): number {
     let number = this.rowNumbers.get(id);
     if (number === undefined) {
+      const last = this.ids.at(-1);
+      if (last !== undefined && id < last) this.isInOrder = false;
       number = this.ids.push(id) - 1;
       this.rowNumbers.set(id, number);
       if (number >= this.columns.flags.length)

@@ -1,5 +1,5 @@
 import type { PlaceId } from '../attempts/index.js';
-import type { Counts, GripSet, Line, LineBook } from './types.js';
+import type { Counts, Line, LineBook } from './types.js';
 import { NONE, isBait, isHeld, isPartProposed, isThorough, kindOf, resultOf, type RowTable } from './rows.js';
 import { WHOLE, sidesOf, type CountingView, type Whose } from './view.js';
 import { wilson } from './wilson.js';
@@ -12,7 +12,9 @@ type Open = {
   picked: number;
   shown: number;
   proposed: number;
-  readonly rows: Set<number>;
+  /** Its rows, each with the next: the first, the last, how many. */ first: number;
+  last: number;
+  size: number;
 };
 /** What a row adds, in one number: to which total (1–5, 0 = nothing), and for those on a line its setting (8), success (16), partial (32) and whether a part of it is proposed (64). */
 const TOTALS = ['drafts', 'unplaced', 'attempts', 'picked', 'shown'] as const;
@@ -39,10 +41,6 @@ const plain = ({ count, successes, partial }: Acc): Counts => ({ count, successe
 const weightOf = (part: number): number =>
   (part & 7) === SHOWN ? 4 : ((part & 7) === PICKED ? 2 : 0) + (part & SUCCESS ? 0 : 1);
 
-const NO_GRIPS: GripSet = new Map();
-const readGrips = (text: string): GripSet =>
-  new Map(text.split('|').map((hold) => hold.split('=') as [string, string]));
-
 /**
  * Counts lines and groups over a table of rows in a view, and keeps the counts as rows change: what a row added is remembered, so a changed row costs
  * what its own line costs, and the outcome is exactly that of counting anew (integers only; lines come out sorted by id).
@@ -55,8 +53,10 @@ export class Tally {
   /** What each row added, and to which line. */
   private parts = new Uint8Array(64);
   private keys = new Float64Array(64);
+  /** The rows beside each in its line; −1 = none. */
+  private next = new Int32Array(64);
+  private before = new Int32Array(64);
   private readonly totals = { attempts: 0, shown: 0, picked: 0, unplaced: 0, drafts: 0, proposed: 0 };
-  private readonly gripSets: GripSet[] = [];
   private whose: (row: number) => Whose;
 
   constructor(
@@ -123,9 +123,30 @@ export class Tally {
   private grow(row: number): void {
     const length = Math.max(row + 1, this.parts.length * 2);
     const [parts, keys] = [new Uint8Array(length), new Float64Array(length)];
+    const [next, before] = [new Int32Array(length), new Int32Array(length)];
     parts.set(this.parts);
     keys.set(this.keys);
-    [this.parts, this.keys] = [parts, keys];
+    next.set(this.next);
+    before.set(this.before);
+    [this.parts, this.keys, this.next, this.before] = [parts, keys, next, before];
+  }
+
+  private append(line: Open, row: number): void {
+    this.before[row] = line.last;
+    this.next[row] = -1;
+    if (line.last >= 0) this.next[line.last] = row;
+    else line.first = row;
+    line.last = row;
+    line.size++;
+  }
+
+  private unlink(line: Open, row: number): void {
+    const [before, next] = [this.before[row]!, this.next[row]!];
+    if (before >= 0) this.next[before] = next;
+    else line.first = next;
+    if (next >= 0) this.before[next] = before;
+    else line.last = before;
+    line.size--;
   }
 
   private add(part: number, row: number, by: 1 | -1): void {
@@ -135,12 +156,13 @@ export class Tally {
     const key = this.keys[row]!;
     let line = this.lines.get(key);
     if (!line) {
-      line = { key, competition: emptyAcc(), training: emptyAcc(), picked: 0, shown: 0, proposed: 0, rows: new Set() };
+      const none = { picked: 0, shown: 0, proposed: 0, first: -1, last: -1, size: 0 };
+      line = { key, competition: emptyAcc(), training: emptyAcc(), ...none };
       this.lines.set(key, line);
     }
-    if (by > 0) line.rows.add(row);
-    else line.rows.delete(row);
-    if (line.rows.size === 0) this.lines.delete(key);
+    if (by > 0) this.append(line, row);
+    else this.unlink(line, row);
+    if (line.size === 0) this.lines.delete(key);
     if (part & PROPOSED) {
       line.proposed += by;
       this.totals.proposed += by;
@@ -166,9 +188,19 @@ export class Tally {
     return { lines, ...this.totals };
   }
 
-  /** Holds by number, each set read once. */
-  private gripSet(number: number): GripSet {
-    return number === NONE ? NO_GRIPS : (this.gripSets[number] ??= readGrips(this.table.grips.texts[number]!));
+  /** Rows by how telling they are, those that are alike by id. */
+  private mostTellingFirst({ first, size }: Open): readonly number[] {
+    if (size === 1) return [first];
+    const { ids, isInOrder } = this.table;
+    const alike: number[][] = [[], [], [], [], []];
+    let [last, isAscending] = [-1, isInOrder];
+    for (let row = first; row >= 0; row = this.next[row]!) {
+      alike[weightOf(this.parts[row]!)]!.push(row);
+      if (row < last) isAscending = false;
+      last = row;
+    }
+    if (!isAscending) for (const some of alike) some.sort((x, y) => (ids[x]! < ids[y]! ? -1 : 1));
+    return alike.flat();
   }
 
   private lineOf(open: Open): Line {
@@ -182,9 +214,7 @@ export class Tally {
     const bait = Math.floor(rest / BAIT) % 2 === 1;
     const attempts = this.groups.get(groupOf(key)) ?? 0;
     const successes = open.competition.successes + open.training.successes;
-    const seen = [...open.rows];
-    const weight = (row: number): number => weightOf(this.parts[row]!);
-    if (seen.length > 1) seen.sort((x, y) => weight(x) - weight(y) || (table.ids[x]! < table.ids[y]! ? -1 : 1));
+    const seen = this.mostTellingFirst(open);
     const [commitGrips, endGrips] = [table.column('commitGrips'), table.column('endGrips')];
     const telling = seen.find((row) => commitGrips[row] !== NONE) ?? seen[0]!;
     return {
@@ -206,8 +236,8 @@ export class Tally {
       shown: open.shown,
       proposed: open.proposed,
       attemptIds: seen.map((row) => table.ids[row]!),
-      gripsAtCommit: this.gripSet(commitGrips[telling]!),
-      gripsAtEnd: this.gripSet(endGrips[telling]!),
+      gripsAtCommit: table.gripSet(commitGrips[telling]!),
+      gripsAtEnd: table.gripSet(endGrips[telling]!),
     };
   }
 }

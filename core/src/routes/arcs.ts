@@ -26,12 +26,20 @@ export type Arcs = {
   readonly from: Int32Array;
   readonly to: Int32Array;
   readonly cost: Float64Array;
+  /** 0, 1, 2 … */ readonly numbers: Int32Array;
   readonly out: ByNode;
   readonly into: ByNode;
 };
 
 export const arcsOf = ({ nodes, arcs }: RouteGraph): Arcs => {
-  const from = Int32Array.from(arcs, (a) => a.from);
-  const to = Int32Array.from(arcs, (a) => a.to);
-  return { from, to, cost: Float64Array.from(arcs, (a) => a.cost), out: byNode(nodes, from), into: byNode(nodes, to) };
+  const [from, to] = [new Int32Array(arcs.length), new Int32Array(arcs.length)];
+  const [cost, numbers] = [new Float64Array(arcs.length), new Int32Array(arcs.length)];
+  for (let i = 0; i < arcs.length; i++) {
+    const arc = arcs[i]!;
+    from[i] = arc.from;
+    to[i] = arc.to;
+    cost[i] = arc.cost;
+    numbers[i] = i;
+  }
+  return { from, to, cost, numbers, out: byNode(nodes, from), into: byNode(nodes, to) };
 };

@@ -1,8 +1,8 @@
 import type { Arcs, RouteGraph } from './arcs.js';
 import { KeyHeap } from './heap.js';
 
-/** Least cost from the head of each arc to a target, from one Dijkstra backwards over nodes. O(arcs · log arcs). */
-const restByNode = ({ from, to, cost, into }: Arcs, nodes: number, targets: ReadonlySet<number>): Float64Array => {
+/** Least cost from each node to a target, from one Dijkstra backwards. O(arcs · log arcs). */
+const restByNode = ({ from, cost, into }: Arcs, nodes: number, targets: ReadonlySet<number>): Float64Array => {
   const rest = new Float64Array(nodes).fill(Number.POSITIVE_INFINITY);
   const done = new Uint8Array(nodes);
   const heap = new KeyHeap();
@@ -22,7 +22,7 @@ const restByNode = ({ from, to, cost, into }: Arcs, nodes: number, targets: Read
       heap.push(next, before);
     }
   }
-  return Float64Array.from(to, (head) => rest[head]!);
+  return rest;
 };
 
 /** The same where pairs of arcs cost extra: one Dijkstra backwards over arcs. O(pairs · log arcs). */
@@ -57,6 +57,10 @@ const restByArc = (
   return rest;
 };
 
-/** Least cost from the head of each arc to a target, counting what follows it; infinite where none is reached. */
-export const restOf = (arcs: Arcs, { nodes, between }: RouteGraph, targets: ReadonlySet<number>): Float64Array =>
-  between ? restByArc(arcs, between, targets) : restByNode(arcs, nodes, targets);
+/** What it costs at least from the head of an arc to a target, counting what follows the arc: `least[of[arc]]`; infinite where none is reached. */
+export type Rest = { readonly least: Float64Array; readonly of: Int32Array };
+
+export const restOf = (arcs: Arcs, { nodes, between }: RouteGraph, targets: ReadonlySet<number>): Rest =>
+  between
+    ? { least: restByArc(arcs, between, targets), of: arcs.numbers }
+    : { least: restByNode(arcs, nodes, targets), of: arcs.to };

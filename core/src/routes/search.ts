@@ -1,5 +1,6 @@
 import type { Arcs, RouteGraph } from './arcs.js';
 import { KeyHeap } from './heap.js';
+import type { Rest } from './rest.js';
 
 /** Arcs from one node to a target, and what they cost with all before them. */
 export type Found = { readonly arcs: readonly number[]; readonly cost: number };
@@ -23,7 +24,7 @@ export class Search {
   constructor(
     private readonly arcs: Arcs,
     private readonly graph: RouteGraph,
-    private readonly rest: Float64Array,
+    private readonly rest: Rest,
     private readonly targets: ReadonlySet<number>,
     private readonly source: number,
   ) {
@@ -48,8 +49,12 @@ export class Search {
     return at;
   }
 
+  private restAt(arc: number): number {
+    return this.rest.least[this.rest.of[arc]!]!;
+  }
+
   private isOpen(arc: number): boolean {
-    return this.closedAt[this.arcs.to[arc]!] !== this.round && Number.isFinite(this.rest[arc]!);
+    return this.closedAt[this.arcs.to[arc]!] !== this.round && this.restAt(arc) < Number.POSITIVE_INFINITY;
   }
 
   private step(before: number | undefined, arc: number): number {
@@ -66,7 +71,7 @@ export class Search {
     for (let i = starts[start]!; i < starts[start + 1]!; i++) {
       const arc = list[i]!;
       if (banned.has(arc) || !this.isOpen(arc)) continue;
-      least = Math.min(least, prefixCost + this.step(before, arc) + this.rest[arc]!);
+      least = Math.min(least, prefixCost + this.step(before, arc) + this.restAt(arc));
     }
     return least;
   }
@@ -79,7 +84,7 @@ export class Search {
   }
 
   private overNodes(prefix: readonly number[], prefixCost: number, banned: ReadonlySet<number>): Found | undefined {
-    const { heap, least, seenAt, closedAt, back, rest } = this;
+    const { heap, least, seenAt, closedAt, back } = this;
     const { to, from, cost, out } = this.arcs;
     const start = this.begin(prefix);
     const { round } = this;
@@ -92,7 +97,7 @@ export class Search {
         seenAt[head] = round;
         least[head] = whole;
         back[head] = arc;
-        heap.push(whole + rest[arc]!, head);
+        heap.push(whole + this.restAt(arc), head);
       }
     };
     extend(start, prefixCost);
@@ -114,7 +119,7 @@ export class Search {
     prefixCost: number,
     banned: ReadonlySet<number>,
   ): Found | 'passes a node twice' | undefined {
-    const { heap, least, seenAt, back, rest } = this;
+    const { heap, least, seenAt, back } = this;
     const { to, out } = this.arcs;
     const start = this.begin(prefix);
     const { round } = this;
@@ -127,7 +132,7 @@ export class Search {
         seenAt[arc] = round;
         least[arc] = whole;
         back[arc] = node === start ? -1 : before!;
-        heap.push(whole + rest[arc]!, arc);
+        heap.push(whole + this.restAt(arc), arc);
       }
     };
     extend(start, prefix.at(-1), prefixCost);
@@ -161,7 +166,7 @@ export class Search {
 
   /** Where the cheapest way over arcs would pass a node twice: all ways, the likeliest first, none that does. */
   private overLabels(prefix: readonly number[], prefixCost: number, banned: ReadonlySet<number>): Found | undefined {
-    const { heap, rest } = this;
+    const { heap } = this;
     const { to, out } = this.arcs;
     const start = this.begin(prefix);
     const labels: Label[] = [];
@@ -175,7 +180,7 @@ export class Search {
         if (!this.isOpen(arc) || (!label && banned.has(arc)) || passes(to[arc]!, label)) continue;
         const cost = soFar + this.step(before, arc);
         labels.push({ arc, cost, back: label });
-        heap.push(cost + rest[arc]!, labels.length - 1);
+        heap.push(cost + this.restAt(arc), labels.length - 1);
       }
     };
     extend(start, prefix.at(-1), prefixCost, null);

@@ -1,4 +1,4 @@
-import { tokens } from './matching.js';
+import { tokens } from './tokens.js';
 import type { Definition, Word, WordKind } from './types.js';
 
 const LONGEST = 48;
