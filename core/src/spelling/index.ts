@@ -1,1 +1,1 @@
-export { beginAlike, fit, fitSpelled, spelled, type Spelled } from './slips.js';
+export { beginAlike, beginsLike, fit, fitSpelled, spelled, type Spelled } from './slips.js';

@@ -189,17 +189,16 @@ const BENT = 0.08;
 const BEGUN = 0.35;
 const FITS_LESS = 0.24;
 
+/** Whether slips may lead from any word that begins with a letter (`Spelled.first`) to what was typed. */
+export const beginsLike = ({ first: t, second }: Spelled, first: number): boolean =>
+  t === first ||
+  second === first ||
+  isBeside[t * CODES + first] === 1 ||
+  (isVowelCode[t] === 1 && isVowelCode[first] === 1);
+
 /** Whether slips may lead from a word to what was typed at all: they begin alike. */
-export const beginAlike = ({ first: t, second }: Spelled, word: Spelled): boolean => {
-  const w = word.first;
-  return (
-    t === w ||
-    t === word.second ||
-    second === w ||
-    isBeside[t * CODES + w] === 1 ||
-    (isVowelCode[t] === 1 && isVowelCode[w] === 1)
-  );
-};
+export const beginAlike = (typed: Spelled, word: Spelled): boolean =>
+  beginsLike(typed, word.first) || typed.first === word.second;
 
 /**
  * How well a typed token fits a word: 1 the same, 0 not at all; between them less for every slip of the key (a vowel left out, a letter doubled, a

@@ -1,4 +1,4 @@
-import { beginAlike, fitSpelled, spelled, type Spelled } from '../spelling/index.js';
+import { beginsLike, fitSpelled, spelled, type Spelled } from '../spelling/index.js';
 import { tokens } from './tokens.js';
 
 /** The words of some choices that a typed token fits, by their numbers, and how well each. */
@@ -15,12 +15,10 @@ export type SayableText = {
 /** Tokens whose fits are remembered: those that are typed on while a line grows. */
 const MOST_REMEMBERED = 300;
 
-/** How well a typed token fits a token of a text: 1 whole, less for a beginning, less for slips as the reader of the line counts them, 0 not at all. */
+/** How well a typed token fits a token of a text that begins alike: 1 whole, less for a beginning, less for slips as the reader of the line counts them, 0 not at all. */
 const fit = (typed: Spelled, word: Spelled): number => {
-  if (typed.first === word.first) {
-    if (typed.text === word.text) return 1;
-    if (word.text.startsWith(typed.text)) return 0.82 + 0.1 * (typed.text.length / word.text.length);
-  } else if (!beginAlike(typed, word)) return 0;
+  if (typed.text === word.text) return 1;
+  if (word.text.startsWith(typed.text)) return 0.82 + 0.1 * (typed.text.length / word.text.length);
   const near = fitSpelled(typed, word, false);
   return near === 0 ? 0 : 0.2 + 0.5 * near;
 };
@@ -30,6 +28,7 @@ export class ChoiceIndex {
   readonly texts: SayableText[] = [];
   /** The texts that have a word. */ readonly having: number[][] = [];
   private readonly words: Spelled[] = [];
+  /** Words by their first letter. */ private readonly byFirst = new Map<number, number[]>();
   private readonly initials = new Map<string, number[]>();
   private readonly names: readonly SayableText[];
   private readonly remembered = new Map<string, Fits>();
@@ -43,7 +42,11 @@ export class ChoiceIndex {
       const known = numbers.get(word);
       if (known !== undefined) return known;
       numbers.set(word, this.words.length);
-      this.words.push(spelled(word));
+      const made = spelled(word);
+      this.words.push(made);
+      const alike = this.byFirst.get(made.first);
+      if (alike) alike.push(this.words.length - 1);
+      else this.byFirst.set(made.first, [this.words.length - 1]);
       this.having.push([]);
       return this.words.length - 1;
     };
@@ -70,11 +73,15 @@ export class ChoiceIndex {
     if (this.remembered.size >= MOST_REMEMBERED) this.remembered.clear();
     const one = spelled(typed);
     const [fitting, how]: [number[], number[]] = [[], []];
-    for (let i = 0; i < this.words.length; i++) {
-      const well = fit(one, this.words[i]!);
-      if (well === 0) continue;
-      fitting.push(i);
-      how.push(well);
+    for (const [first, alike] of this.byFirst) {
+      const isAny = beginsLike(one, first);
+      for (const i of alike) {
+        const word = this.words[i]!;
+        const well = isAny || one.first === word.second ? fit(one, word) : 0;
+        if (well === 0) continue;
+        fitting.push(i);
+        how.push(well);
+      }
     }
     const made = { fitting, how };
     this.remembered.set(typed, made);

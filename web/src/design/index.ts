@@ -1,7 +1,6 @@
 export { makeSystem, MAP_LABEL_FONT } from './theme.js';
 export { Action, Aloud, Bare, Heading, Mono, Ruled, Subheading } from './Plain.js';
 export { ProfileMark } from './ProfileMark.js';
-export { WordField, among, type Found, type WordFieldProps } from './WordField.js';
 export { DepthLadder, IntervalBand, ResultMark, evidenceText } from './Evidence.js';
 export { CautionNote } from './CautionNote.js';
 export { Sentence } from './Sentence.js';

@@ -1,6 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
-import { Action, WordField, among } from '../../design/index.js';
+import { Action } from '../../design/index.js';
+import { WordField, among } from '../../design/fields.js';
 import { useWords, type ClipView } from '../library/index.js';
 import { FACETS, MAIN, facetOf, type FacetKey } from './facets.js';
 import { facetChoices, facetCounts, without, type Filter } from './filter.js';

@@ -21,7 +21,8 @@ import {
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { v7 as newId } from 'uuid';
-import { Action, Heading, Sentence, Subheading, WordField, among, type Found } from '../../design/index.js';
+import { Action, Heading, Sentence, Subheading } from '../../design/index.js';
+import { WordField, among, type Found } from '../../design/fields.js';
 import { useClipViews, useLibrary, useWords, type ClipView } from '../library/index.js';
 import { useEdit } from '../replica/index.js';
 import { Still, useTimecode } from '../player/index.js';

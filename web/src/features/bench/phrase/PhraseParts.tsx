@@ -10,7 +10,7 @@ import {
   type SaidSides,
 } from '@odograph/core';
 import { v7 as newId } from 'uuid';
-import { WordField } from '../../../design/index.js';
+import { WordField } from '../../../design/fields.js';
 import { Doubted } from './Doubted.js';
 import { PHRASE_TEXT as T } from './phrase.text.js';
 import { HowFar, Restart } from './PhraseTail.js';

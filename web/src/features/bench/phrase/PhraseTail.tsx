@@ -11,7 +11,8 @@ import {
   withoutReason,
 } from '@odograph/core';
 import { v7 as newId } from 'uuid';
-import { DepthLadder, WordField } from '../../../design/index.js';
+import { DepthLadder } from '../../../design/index.js';
+import { WordField } from '../../../design/fields.js';
 import { ERROR_TEXT as E, TAIL_TEXT as T } from './phrase.text.js';
 import { Doubted } from './Doubted.js';
 import { type Saying } from './saying.js';

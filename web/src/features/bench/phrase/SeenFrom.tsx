@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import { SEEN, type Seen } from '@odograph/core';
-import { WordField, among } from '../../../design/index.js';
+import { WordField, among } from '../../../design/fields.js';
 import { type ClipView } from '../../library/index.js';
 import { useEdit } from '../../replica/index.js';
 import { PHRASE_TEXT as T } from './phrase.text.js';

@@ -1,5 +1,6 @@
 import { Box } from '@chakra-ui/react';
-import { Bare, WordField, type Found } from '../../../design/index.js';
+import { Bare } from '../../../design/index.js';
+import { WordField, type Found } from '../../../design/fields.js';
 
 type Props<T> = {
   readonly label: string;

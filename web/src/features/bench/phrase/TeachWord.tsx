@@ -3,7 +3,7 @@ import { likelyWords, wordOfAction, type PhraseReading, type Word, type Words } 
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { v7 as newId } from 'uuid';
-import { WordField, type Found } from '../../../design/index.js';
+import { WordField, type Found } from '../../../design/fields.js';
 import { useClipViews, useLibrary } from '../../library/index.js';
 import { useEdit } from '../../replica/index.js';
 import { LINE_TEXT as T } from './phrase.text.js';

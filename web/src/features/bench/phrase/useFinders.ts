@@ -34,7 +34,7 @@ import {
   type Words,
 } from '@odograph/core';
 import { useMemo } from 'react';
-import { among, type Found } from '../../../design/index.js';
+import { among, type Found } from '../../../design/fields.js';
 import type { ClipView } from '../../library/index.js';
 import { ERROR_TEXT as E } from './phrase.text.js';
 
