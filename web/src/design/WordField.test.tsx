@@ -4,7 +4,8 @@ import { ChakraProvider } from '@chakra-ui/react';
 import { entryChoices, shippedWords } from '@odograph/core';
 import { cleanup, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { WordField, among, makeSystem } from './fields.js';
+import { WordField, among } from './fields.js';
+import { makeSystem } from './index.js';
 
 const find = among(entryChoices(shippedWords(), null));
 
