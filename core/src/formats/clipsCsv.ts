@@ -200,6 +200,113 @@ const calledOf = (name: string): readonly string[] => [name, ...name.split(/\s+/
 
 const LONGEST_NOTE = 4000;
 
+/** How cells of a list are understood: by a name or an alias whole, or as the line reads them. */
+const findersFor = (words: Words) => ({
+  from: orRead(finder(placeChoices(words)), 'position', words, (m): State | undefined =>
+    m.part === 'position' && m.place.role !== null ? { position: m.place.position, role: m.place.role } : undefined,
+  ),
+  entry: orRead(finder(entryChoices(words, null)), 'entry', words, (m) => (m.part === 'entry' ? m.action : undefined)),
+  finish: orRead(finder(finishChoices(words, null, null)), 'finish', words, (m): Finish | undefined =>
+    m.part !== 'finish' || (m.finish.kind === 'state' && m.finish.role === null) ? undefined : (m.finish as Finish),
+  ),
+  result: orRead(finder(resultChoices()), 'result', words, (m) => (m.part === 'result' ? m.result : undefined)),
+  reaction: orRead(finder(reactionChoices(words)), 'reaction', words, (m) =>
+    m.part === 'reaction' && !m.isAction ? m.what : undefined,
+  ),
+  why: orRead(finder(reasonChoices(words)), 'reason', words, (m) => (m.part === 'reason' ? m.reason : undefined)),
+});
+
+/** What makes two clips the same: where, from when to when, by whom and what. */
+const lookOf = (angleId: string, inFrame: number, outFrame: number, a: Pick<Attempt, 'subject' | 'action'>): string =>
+  [angleId, inFrame, outFrame, a.subject, a.action].join(' ');
+
+const looksIn = ({ attempts, clips }: Library): Set<string> => {
+  const byId = new Map(attempts.map((a) => [a.id, a]));
+  return new Set(
+    clips.flatMap((clip) => {
+      const attempt = byId.get(clip.attemptId);
+      return attempt ? [lookOf(clip.angleId, clip.in.frame, clip.out.frame, attempt)] : [];
+    }),
+  );
+};
+
+/** The cells of a line, and which of them were not understood. */
+class Cells {
+  readonly notUnderstood: { column: ClipColumn; text: string }[] = [];
+
+  constructor(
+    private readonly cells: readonly string[],
+    private readonly mapping: Mapping,
+  ) {}
+
+  text(column: ClipColumn): string {
+    return this.cells[this.mapping[column] ?? -1] ?? '';
+  }
+
+  one<T>(column: ClipColumn, understood: Finder<T>): T | null {
+    const text = this.text(column);
+    if (text === '') return null;
+    const found = understood(text);
+    if (found === undefined) this.notUnderstood.push({ column, text });
+    return found ?? null;
+  }
+
+  several<T>(column: ClipColumn, understood: Finder<T>): readonly T[] {
+    return listOf(this.text(column)).flatMap((text): T[] => {
+      const found = understood(text);
+      if (found === undefined) this.notUnderstood.push({ column, text });
+      return found === undefined ? [] : [found];
+    });
+  }
+}
+
+/** Where a line puts its clip; or the column that keeps it from being put anywhere. */
+const placedBy = (
+  cells: Cells,
+  library: Library,
+  footageOf: Finder<Footage>,
+  tableOf: (angleId: string) => TimeTable | undefined,
+) => {
+  const footage = footageOf(cells.text('footage'));
+  const cameras = footage ? camerasOf(library, footage.id) : [];
+  const said = cells.text('camera');
+  const named = finder(cameras.map(({ angle, names }) => ({ value: angle, texts: names })))(said);
+  const angle = named ?? cameras[0]?.angle;
+  const times = angle && tableOf(angle.id);
+  if (!footage || !angle || !times) return 'footage';
+  if (said !== '' && !named) cells.notUnderstood.push({ column: 'camera', text: said });
+  const [inFrame, outFrame] = [frameOfText(times, cells.text('in')), frameOfText(times, cells.text('out'))];
+  if (inFrame === undefined) return 'in';
+  if (outFrame === undefined) return 'out';
+  return outFrame <= inFrame ? 'out before in' : { footage, angle, inFrame, outFrame };
+};
+
+/** The attempt that a line tells; its athlete is known already. */
+const attemptIn = (cells: Cells, subject: Subject, find: ReturnType<typeof findersFor>, words: Words): ReadAttempt => {
+  const holds = (column: 'grips' | 'theirGrips', holder: Control['holder']): readonly Omit<Control, 'id'>[] =>
+    cells.several(column, (text) => readHolds(text, words, holder)[0]?.map((hold) => ({ ...hold, holder }))).flat();
+  const action = cells.one('entry', find.entry);
+  const word = words.action(action ?? '');
+  const bait = cells.text('bait');
+  return {
+    subject,
+    state: cells.one('from', find.from),
+    action,
+    intent: saysYes(bait) || bait.toLowerCase() === 'bait' ? 'bait' : 'own',
+    result: cells.one('result', find.result),
+    depth: cells.one('depth', finder(word ? depthChoices(word) : [])),
+    finish: cells.one('finish', find.finish),
+    controls: [...holds('grips', 'subject'), ...holds('theirGrips', 'opponent')],
+    reactions: cells.several('reaction', (text): Omit<ReactionUse, 'id'> | undefined => {
+      const reaction = find.reaction(text);
+      if (reaction !== undefined) return { what: reaction, isAction: false, deciding: false };
+      const counter = find.entry(text);
+      return counter === undefined ? undefined : { what: counter, isAction: true, deciding: false };
+    }),
+    reasons: cells.several('why', find.why).map((reason, i) => ({ reason, main: i === 0 })),
+  };
+};
+
 /**
  * Reads a list of clips against a library. Every cell is either understood or named; a line without known footage or times makes nothing. `tableOf`
  * gives the presentation times of an angle's file.
@@ -212,73 +319,21 @@ export const readClips = (
   tableOf: (angleId: string) => TimeTable | undefined,
 ): readonly ReadClip[] => {
   const footageOf = finder(library.footage.map((f) => ({ value: f, texts: [f.title] })));
-  const find = {
-    from: orRead(finder(placeChoices(words)), 'position', words, (m): State | undefined =>
-      m.part === 'position' && m.place.role !== null ? { position: m.place.position, role: m.place.role } : undefined,
-    ),
-    entry: orRead(finder(entryChoices(words, null)), 'entry', words, (m) =>
-      m.part === 'entry' ? m.action : undefined,
-    ),
-    finish: orRead(finder(finishChoices(words, null, null)), 'finish', words, (m): Finish | undefined =>
-      m.part !== 'finish' || (m.finish.kind === 'state' && m.finish.role === null) ? undefined : (m.finish as Finish),
-    ),
-    result: orRead(finder(resultChoices()), 'result', words, (m) => (m.part === 'result' ? m.result : undefined)),
-    reaction: orRead(finder(reactionChoices(words)), 'reaction', words, (m) =>
-      m.part === 'reaction' && !m.isAction ? m.what : undefined,
-    ),
-    why: orRead(finder(reasonChoices(words)), 'reason', words, (m) => (m.part === 'reason' ? m.reason : undefined)),
-  };
+  const find = findersFor(words);
   const unreadable = new Set(table.faults.map((f) => f.line));
-  const there = new Set<string>();
-  const attempts = new Map(library.attempts.map((a) => [a.id, a]));
-  const looks = (angleId: string, inFrame: number, outFrame: number, a: Pick<Attempt, 'subject' | 'action'>): string =>
-    [angleId, inFrame, outFrame, a.subject, a.action].join(' ');
-  for (const clip of library.clips) {
-    const attempt = attempts.get(clip.attemptId);
-    if (attempt) there.add(looks(clip.angleId, clip.in.frame, clip.out.frame, attempt));
-  }
-  return table.rows.map(({ line, cells }): ReadClip => {
-    const notUnderstood: { column: ClipColumn; text: string }[] = [];
-    const cell = (column: ClipColumn): string => cells[mapping[column] ?? -1] ?? '';
+  const there = looksIn(library);
+  return table.rows.map(({ line, cells: texts }): ReadClip => {
+    const cells = new Cells(texts, mapping);
+    const { notUnderstood } = cells;
     const nothing = (why: Extract<ReadClip, { does: 'nothing' }>['why'], said: string): ReadClip => ({
-      line,
-      notUnderstood: [],
-      does: 'nothing',
-      why,
-      said,
+      ...{ line, notUnderstood: [], does: 'nothing', why, said },
     });
-    if (unreadable.has(line)) return nothing('unreadable', cells.join(', '));
-    const footage = footageOf(cell('footage'));
-    const cameras = footage ? camerasOf(library, footage.id) : [];
-    const named = finder(cameras.map(({ angle, names }) => ({ value: angle, texts: names })))(cell('camera'));
-    const angle = named ?? cameras[0]?.angle;
-    const times = angle && tableOf(angle.id);
-    if (!footage || !angle || !times) return nothing('footage', cell('footage'));
-    if (cell('camera') !== '' && !named) notUnderstood.push({ column: 'camera', text: cell('camera') });
-    const [inFrame, outFrame] = [frameOfText(times, cell('in')), frameOfText(times, cell('out'))];
-    if (inFrame === undefined) return nothing('in', cell('in'));
-    if (outFrame === undefined) return nothing('out', cell('out'));
-    if (outFrame <= inFrame) return nothing('out before in', cell('out'));
-
-    const one = <T>(column: ClipColumn, understood: Finder<T>): T | null => {
-      const text = cell(column);
-      if (text === '') return null;
-      const found = understood(text);
-      if (found === undefined) notUnderstood.push({ column, text });
-      return found ?? null;
-    };
-    const several = <T>(column: ClipColumn, understood: Finder<T>): readonly T[] =>
-      listOf(cell(column)).flatMap((text): T[] => {
-        const found = understood(text);
-        if (found === undefined) notUnderstood.push({ column, text });
-        return found === undefined ? [] : [found];
-      });
-    const holds = (column: 'grips' | 'theirGrips', holder: Control['holder']): readonly Omit<Control, 'id'>[] =>
-      several(column, (text) => readHolds(text, words, holder)[0]?.map((hold) => ({ ...hold, holder }))).flat();
+    if (unreadable.has(line)) return nothing('unreadable', texts.join(', '));
+    const placed = placedBy(cells, library, footageOf, tableOf);
+    if (typeof placed === 'string') return nothing(placed, cells.text(placed === 'out before in' ? 'out' : placed));
+    const { footage, angle, inFrame, outFrame } = placed;
     const athletes = athletesOf(footage, library.persons);
-    const action = one('entry', find.entry);
-    const word = words.action(action ?? '');
-    const subject = one(
+    const subject = cells.one(
       'athlete',
       finder<Subject>([
         { value: 'a', texts: [...calledOf(athletes.a), footage.kitA, 'a', 'us', 'me'].filter(Boolean) },
@@ -286,28 +341,13 @@ export const readClips = (
       ]),
     );
     // given to the wrong one it would count for them: whoever is named has to be known
-    if (subject === null && cell('athlete') !== '') return nothing('athlete', cell('athlete'));
-    const attempt: ReadAttempt = {
-      subject: subject ?? 'a',
-      state: one('from', find.from),
-      action,
-      intent: saysYes(cell('bait')) || cell('bait').toLowerCase() === 'bait' ? 'bait' : 'own',
-      result: one('result', find.result),
-      depth: one('depth', finder(word ? depthChoices(word) : [])),
-      finish: one('finish', find.finish),
-      controls: [...holds('grips', 'subject'), ...holds('theirGrips', 'opponent')],
-      reactions: several('reaction', (text): Omit<ReactionUse, 'id'> | undefined => {
-        const reaction = find.reaction(text);
-        if (reaction !== undefined) return { what: reaction, isAction: false, deciding: false };
-        const counter = find.entry(text);
-        return counter === undefined ? undefined : { what: counter, isAction: true, deciding: false };
-      }),
-      reasons: several('why', find.why).map((reason, i) => ({ reason, main: i === 0 })),
-    };
-    const look = looks(angle.id, inFrame, outFrame, attempt);
+    const who = cells.text('athlete');
+    if (subject === null && who !== '') return nothing('athlete', who);
+    const attempt = attemptIn(cells, subject ?? 'a', find, words);
+    const look = lookOf(angle.id, inFrame, outFrame, attempt);
     if (there.has(look)) return { line, notUnderstood, does: 'there already', footage };
     there.add(look);
-    const note = cell('note').slice(0, LONGEST_NOTE);
+    const note = cells.text('note').slice(0, LONGEST_NOTE);
     return { line, notUnderstood, does: 'makes', footage, angleId: angle.id, inFrame, outFrame, attempt, note };
   });
 };

@@ -159,6 +159,91 @@ export const widthNeeded = (
   options: Omit<LayoutOptions, 'width'>,
 ): number => measured(places, heightOf, words, { ...options, width: 0 }).needed;
 
+type Columns = ReturnType<typeof measured>['columns'];
+
+/** Where columns and their places lie across, with the lanes in an order. */
+const across = (
+  columns: Columns,
+  order: readonly Lanes[],
+  spare: number,
+): { readonly columns: readonly PlacedColumn[]; readonly at: ReadonlyMap<PlaceId, number> } => {
+  const at = new Map<PlaceId, number>();
+  let x = 0;
+  const placed = columns.map((c, k): PlacedColumn => {
+    const start = x;
+    x += COLUMN_GAP / 2 + spare / 2;
+    for (const lane of order[k]!) {
+      for (const item of lane) at.set(item.id, x + DOT);
+      x += laneWidth(lane) + LANE_GAP;
+    }
+    x += COLUMN_GAP / 2 + spare / 2;
+    return { family: c.family, x: start, width: x - start };
+  });
+  return { columns: placed, at };
+};
+
+const SWEEPS = 3;
+/** The order of the lanes in which lines are short, found by trying those of one column after the other. */
+const shortest = (columns: Columns, lines: readonly Pick<Line, 'from' | 'to'>[], spare: number): readonly Lanes[] => {
+  const order = columns.map((c) => c.lanes);
+  const stretch = (at: ReadonlyMap<PlaceId, number>): number =>
+    lines.reduce(
+      (sum, l) =>
+        sum + Math.abs((at.get(l.from) ?? 0) - (at.get(l.to) ?? 0)) * (at.has(l.from) && at.has(l.to) ? 1 : 0),
+      0,
+    );
+  for (let sweep = 0; sweep < SWEEPS; sweep++)
+    columns.forEach((c, k) => {
+      let best = order[k]!,
+        least = Number.POSITIVE_INFINITY;
+      for (const tried of permutations(c.lanes)) {
+        order[k] = tried;
+        const cost = stretch(across(columns, order, spare).at);
+        if (cost < least - 1e-9) {
+          least = cost;
+          best = tried;
+        }
+      }
+      order[k] = best;
+    });
+  return order;
+};
+
+const boxOf = (item: Item, x: number, y: number): PlacedPlace['box'] => ({
+  x: x - DOT,
+  y: y - item.height / 2,
+  width: item.width,
+  height: item.height,
+});
+
+/** Submissions along an edge, each near what leads to it. `yOf`: how far down a row of them lies. */
+const alongEdge = (
+  ids: readonly PlaceId[],
+  kind: 'won' | 'lost',
+  lines: readonly Pick<Line, 'from' | 'to'>[],
+  at: ReadonlyMap<PlaceId, number>,
+  of: {
+    readonly width: number;
+    readonly itemOf: (id: PlaceId, y: number) => Item;
+    readonly yOf: (row: number) => number;
+  },
+): readonly PlacedPlace[] => {
+  const wishes = ids.map((id) => {
+    const sources = lines
+      .filter((l) => l.to === id)
+      .map((l) => at.get(l.from))
+      .filter((x): x is number => x !== undefined);
+    const x = sources.length ? sources.reduce((a, b) => a + b, 0) / sources.length : of.width / 2;
+    return { item: of.itemOf(id, 0), x };
+  });
+  const row = alongRow(wishes, 4, of.width - 4);
+  return wishes.map(({ item }): PlacedPlace => {
+    const { x, row: r } = row.get(item.id)!;
+    const y = of.yOf(r);
+    return { id: item.id, x: x + DOT, y, label: item.label, box: boxOf(item, x + DOT, y), kind };
+  });
+};
+
 /**
  * Where everything on the map lies. Column = family, from standing to the back (families without places take none); y = height, so up is always
  * better; places at one height side by side in up to three lanes; submissions won along the top edge, lost along the bottom edge, near what leads to them.
@@ -173,55 +258,12 @@ export const layoutMap = (
 ): MapLayout => {
   const { rowHeight, won, lost, unitY, zeroY, itemOf, columns, needed } = measured(places, heightOf, words, options);
   const spare = Math.max(0, options.width - needed) / Math.max(1, columns.length);
-
-  const order = columns.map((c) => c.lanes);
-  const positions = (): { columns: PlacedColumn[]; at: Map<PlaceId, number> } => {
-    const at = new Map<PlaceId, number>();
-    let x = 0;
-    const placed = columns.map((c, k): PlacedColumn => {
-      const start = x;
-      x += COLUMN_GAP / 2 + spare / 2;
-      for (const lane of order[k]!) {
-        for (const item of lane) at.set(item.id, x + DOT);
-        x += laneWidth(lane) + LANE_GAP;
-      }
-      x += COLUMN_GAP / 2 + spare / 2;
-      return { family: c.family, x: start, width: x - start };
-    });
-    return { columns: placed, at };
-  };
-  const stretch = (at: ReadonlyMap<PlaceId, number>): number =>
-    lines.reduce(
-      (sum, l) =>
-        sum + Math.abs((at.get(l.from) ?? 0) - (at.get(l.to) ?? 0)) * (at.has(l.from) && at.has(l.to) ? 1 : 0),
-      0,
-    );
-  for (let sweep = 0; sweep < 3; sweep++)
-    columns.forEach((c, k) => {
-      let best = order[k]!,
-        least = Number.POSITIVE_INFINITY;
-      for (const tried of permutations(c.lanes)) {
-        order[k] = tried;
-        const cost = stretch(positions().at);
-        if (cost < least - 1e-9) {
-          least = cost;
-          best = tried;
-        }
-      }
-      order[k] = best;
-    });
-  const { columns: placedColumns, at } = positions();
+  const order = shortest(columns, lines, spare);
+  const { columns: placedColumns, at } = across(columns, order, spare);
   const width = Math.max(
     options.width,
     placedColumns.reduce((sum, c) => Math.max(sum, c.x + c.width), 0),
   );
-
-  const boxOf = (item: Item, x: number, y: number): PlacedPlace['box'] => ({
-    x: x - DOT,
-    y: y - item.height / 2,
-    width: item.width,
-    height: item.height,
-  });
   const states = order.flat(2).map((item): PlacedPlace => {
     const x = at.get(item.id)!;
     return {
@@ -233,30 +275,15 @@ export const layoutMap = (
       kind: item.id.startsWith('reset:') ? 'reset' : 'state',
     };
   });
-  const onEdge = (ids: readonly PlaceId[], kind: 'won' | 'lost'): PlacedPlace[] => {
-    const wishes = ids.map((id) => {
-      const sources = lines
-        .filter((l) => l.to === id)
-        .map((l) => at.get(l.from))
-        .filter((x): x is number => x !== undefined);
-      return {
-        item: itemOf(id, 0),
-        x: sources.length ? sources.reduce((a, b) => a + b, 0) / sources.length : width / 2,
-      };
-    });
-    const row = alongRow(wishes, 4, width - 4);
-    return wishes.map(({ item }): PlacedPlace => {
-      const { x, row: r } = row.get(item.id)!;
-      const y = kind === 'won' ? rowHeight / 2 + r * rowHeight : options.height - rowHeight / 2 - r * rowHeight;
-      return { id: item.id, x: x + DOT, y, label: item.label, box: boxOf(item, x + DOT, y), kind };
-    });
-  };
+  const fromTop = (row: number): number => rowHeight / 2 + row * rowHeight;
+  const fromBottom = (row: number): number => options.height - rowHeight / 2 - row * rowHeight;
+  const onEdges = [
+    ...alongEdge(won, 'won', lines, at, { width, itemOf, yOf: fromTop }),
+    ...alongEdge(lost, 'lost', lines, at, { width, itemOf, yOf: fromBottom }),
+  ];
   return {
-    width,
-    height: options.height,
-    zeroY,
-    unitY,
+    ...{ width, height: options.height, zeroY, unitY },
     columns: placedColumns,
-    places: [...states, ...onEdge(won, 'won'), ...onEdge(lost, 'lost')].sort((a, b) => (a.id < b.id ? -1 : 1)),
+    places: [...states, ...onEdges].sort((a, b) => (a.id < b.id ? -1 : 1)),
   };
 };

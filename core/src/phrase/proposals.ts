@@ -1,5 +1,5 @@
 import { isAim, placeFamily, proposedResult, stateId, type PlaceId, type Result } from '../attempts/index.js';
-import { otherRole, type Role, type Words } from '../vocabulary/index.js';
+import { otherRole, type Aim, type Role, type Words } from '../vocabulary/index.js';
 import type { Reading } from './readings.js';
 import type { Meant, PhraseContext, PhrasePart, PhraseReading, SaidFinish, SaidPlace } from './types.js';
 
@@ -67,6 +67,148 @@ const otherSide = (meant: Of<'position'>): Meant => ({
 
 type Roled<T> = { readonly is: T; readonly because: string | null };
 
+/** What is known of one attempt before anything is concluded. */
+type Told = {
+  readonly attempt: number;
+  readonly parts: readonly PhrasePart[];
+  /** Where things were left. */ readonly left: SaidPlace | null;
+  /** Where it begins: as it was said, with its side, or where things were left. */ readonly from: SaidPlace | null;
+  /** Nobody said on which side it began, and nothing decides. */ readonly isUsual: boolean;
+  readonly action: string | null;
+  /** The action that its side is told by: one that is asked about will do. */ readonly likely: string | null;
+  readonly aims: readonly Aim[];
+  readonly result: Result | undefined;
+  readonly words: Words;
+};
+
+const saidIn = <P extends Meant['part']>(parts: readonly PhrasePart[], part: P): Of<P> | undefined =>
+  parts.find((p) => p.meant.part === part && p.status !== 'asked')?.meant as Of<P> | undefined;
+
+/** A place with its side: as it was left, or by what is done there. */
+const settled = (
+  place: SaidPlace,
+  { left, likely, words }: Pick<Told, 'left' | 'likely' | 'words'>,
+): Roled<SaidPlace> => {
+  if (place.role !== null) return { is: place, because: null };
+  if (left?.position === place.position && left.role !== null)
+    return { is: { ...place, role: left.role }, because: BECAUSE.left };
+  const role = usualRole(place.position, likely, words);
+  const isOnly = (words.position(place.position)?.roles.length ?? 0) <= 1;
+  return {
+    is: { ...place, role },
+    because: role === null ? null : isOnly ? BECAUSE.onlyRole : likely === null ? BECAUSE.usual : BECAUSE.action,
+  };
+};
+
+const toldOf = (attempt: number, parts: readonly PhrasePart[], left: SaidPlace | null, words: Words): Told => {
+  const action = saidIn(parts, 'entry')?.action ?? null;
+  const likely =
+    action ?? (parts.find((p) => p.meant.part === 'entry')?.meant as Of<'entry'> | undefined)?.action ?? null;
+  const position = saidIn(parts, 'position');
+  const began = position ? settled(position.place, { left, likely, words }) : null;
+  return {
+    ...{ attempt, parts, left, action, likely, words },
+    from: began ? began.is : left,
+    isUsual: began?.because === BECAUSE.usual,
+    aims: action === null ? [] : (words.action(action)?.aims ?? []),
+    result: saidIn(parts, 'result')?.result,
+  };
+};
+
+/** Whether whoever acts is on top, or has begun standing: nobody said where it began: passes and takedowns are the top's. */
+const isOnTop = ({ from, action, words }: Told): boolean => {
+  const begun = from && idOf(from);
+  const does = from || action === null ? undefined : words.action(action)?.does;
+  return (
+    does === 'pass' ||
+    does === 'takedown' ||
+    from?.role === 'top' ||
+    from?.role === 'attacker' ||
+    (begun !== null && placeFamily(begun, words) === 'standing')
+  );
+};
+
+/** Where it ended, with its side: by the aim, as it began, or by who was on top. */
+const endedIn = (finish: SaidFinish, told: Told): Roled<SaidFinish> => {
+  const { from, aims, result, words } = told;
+  if (finish.kind !== 'state' || finish.role !== null) return { is: finish, because: null };
+  const word = words.position(finish.position);
+  if (!word) return { is: finish, because: null };
+  const as = (role: Role | null, because: string): Roled<SaidFinish> => ({ is: { ...finish, role }, because });
+  if (word.roles.length <= 1) return as(word.roles[0] ?? null, BECAUSE.onlyRole);
+  const aim = aims.find((a) => !('submission' in a) && isAim(a, finish, words));
+  if (aim && 'role' in aim && word.roles.includes(aim.role)) return as(aim.role, BECAUSE.aim);
+  if (from?.position === finish.position) return as(from.role, BECAUSE.same);
+  const onTop = isOnTop(told);
+  const better = word.height >= 0 ? word.roles[0]! : word.roles[1]!;
+  if (word.family.endsWith('guard') && word.roles.includes('top')) return as(onTop ? 'top' : 'bottom', BECAUSE.onTop);
+  const isBetter = result === 'success' || result === 'partial' || onTop;
+  return as(isBetter ? better : (word.roles.find((r) => r !== better) ?? better), BECAUSE.onTop);
+};
+
+const filled = (meant: Meant, told: Told): Roled<Meant> => {
+  if (meant.part === 'position') {
+    const { is, because } = settled(meant.place, told);
+    return { is: { ...meant, place: is }, because };
+  }
+  if (meant.part === 'finish') {
+    const { is, because } = endedIn(meant.finish, told);
+    return { is: { ...meant, finish: is }, because };
+  }
+  return { is: meant, because: null };
+};
+
+/** A part with the side that nobody said. */
+const roled = (p: PhrasePart, told: Told): PhrasePart => {
+  const { is, because } = filled(p.meant, told);
+  const isSideOpen = because === BECAUSE.usual || (because === BECAUSE.action && told.action === null);
+  const isEndOpen = (because === BECAUSE.onTop || because === BECAUSE.same) && (told.isUsual || !told.from);
+  return {
+    ...p,
+    meant: is,
+    others: p.others.map((o) => filled(o, told).is),
+    ...(because === null || because === BECAUSE.onlyRole ? {} : { because }),
+    // on which side nobody said, and nothing decides: that is asked
+    ...(isSideOpen && is.part === 'position' && p.status === 'certain'
+      ? { status: 'asked' as const, others: [...p.others, otherSide(is)] }
+      : {}),
+    // and so is where it ended, by who was on top, as long as that is asked
+    ...(isEndOpen && p.status === 'certain' ? { status: 'asked' as const } : {}),
+  };
+};
+
+/** What follows though nobody said it, and from what: where it began, where it ended, what was done, how it went. */
+const following = (
+  told: Told,
+  finish: Of<'finish'> | undefined,
+  leftBefore: SaidPlace | null,
+): readonly (readonly [meant: Meant, because: string])[] => {
+  const { attempt, parts, aims, action, from, result, words } = told;
+  const has = (part: Meant['part']): boolean => parts.some((p) => p.meant.part === part);
+  const all: (readonly [Meant, string])[] = [];
+  if (attempt > 0 && !has('position') && leftBefore && leftBefore.role !== null)
+    all.push([{ part: 'position', place: leftBefore }, BECAUSE.chain]);
+  // a tap is to what was tried
+  const [aim] = aims;
+  if (!has('finish') && result === 'success' && aims.length === 1 && aim)
+    if ('submission' in aim)
+      all.push([
+        { part: 'finish', finish: { kind: 'submission', submission: aim.submission, won: true } },
+        BECAUSE.tap,
+      ]);
+    else if ('position' in aim)
+      all.push([{ part: 'finish', finish: { kind: 'state', position: aim.position, role: aim.role } }, BECAUSE.aim]);
+  // from one place to another, and nobody said how
+  const entry =
+    !has('entry') && finish?.finish.kind === 'state' && from ? wayBetween(from, finish.finish, words) : null;
+  if (entry !== null) all.push([{ part: 'entry', action: entry }, BECAUSE.places]);
+  if (!has('result') && !has('intent') && finish && from?.role && action !== null) {
+    const follows = resultOf(from, action, finish.finish, words);
+    if (follows !== null) all.push([{ part: 'result', result: follows }, BECAUSE.finish]);
+  }
+  return all;
+};
+
 /** The parts of one attempt with the roles that nobody said, and what follows though nobody said it. */
 const proposedFor = (
   attempt: number,
@@ -75,123 +217,23 @@ const proposedFor = (
   words: Words,
   context: PhraseContext,
 ): { readonly parts: readonly PhrasePart[]; readonly ended: SaidPlace | null } => {
-  const said = <P extends Meant['part']>(part: P): Of<P> | undefined =>
-    parts.find((p) => p.meant.part === part && p.status !== 'asked')?.meant as Of<P> | undefined;
-  const action = said('entry')?.action ?? null;
-  /** For whose side it is, also one that is asked about will do. */
-  const likely =
-    action ?? (parts.find((p) => p.meant.part === 'entry')?.meant as Of<'entry'> | undefined)?.action ?? null;
-  const left = attempt === 0 ? (context.left ?? null) : leftBefore;
-  const settled = (place: SaidPlace): Roled<SaidPlace> => {
-    if (place.role !== null) return { is: place, because: null };
-    if (left?.position === place.position && left.role !== null)
-      return { is: { ...place, role: left.role }, because: BECAUSE.left };
-    const role = usualRole(place.position, likely, words);
-    const isOnly = (words.position(place.position)?.roles.length ?? 0) <= 1;
+  const told = toldOf(attempt, parts, attempt === 0 ? (context.left ?? null) : leftBefore, words);
+  const withRoles = parts.map((p) => roled(p, told));
+  const finish = saidIn(withRoles, 'finish');
+  const more = following(told, finish, leftBefore).map(([meant, because]): PhrasePart => {
+    const at = because === BECAUSE.chain ? parts[0] : parts.at(-1);
     return {
-      is: { ...place, role },
-      because: role === null ? null : isOnly ? BECAUSE.onlyRole : likely === null ? BECAUSE.usual : BECAUSE.action,
-    };
-  };
-  const position = said('position');
-  const began = position ? settled(position.place) : null;
-  const from = began ? began.is : left;
-  /** Nobody said on which side it began, and nothing decides. */
-  const isUsual = began?.because === BECAUSE.usual;
-  const aims = action === null ? [] : (words.action(action)?.aims ?? []);
-  const result = said('result')?.result;
-  const ended = (finish: SaidFinish): Roled<SaidFinish> => {
-    if (finish.kind !== 'state' || finish.role !== null) return { is: finish, because: null };
-    const word = words.position(finish.position);
-    if (!word) return { is: finish, because: null };
-    const as = (role: Role | null, because: string): Roled<SaidFinish> => ({ is: { ...finish, role }, because });
-    if (word.roles.length <= 1) return as(word.roles[0] ?? null, BECAUSE.onlyRole);
-    const aim = aims.find((a) => !('submission' in a) && isAim(a, finish, words));
-    if (aim && 'role' in aim && word.roles.includes(aim.role)) return as(aim.role, BECAUSE.aim);
-    if (from?.position === finish.position) return as(from.role, BECAUSE.same);
-    const begun = from && idOf(from);
-    // nobody said where it began: passes and takedowns are the top's
-    const does = from || action === null ? undefined : words.action(action)?.does;
-    const onTop =
-      does === 'pass' ||
-      does === 'takedown' ||
-      from?.role === 'top' ||
-      from?.role === 'attacker' ||
-      (begun !== null && placeFamily(begun, words) === 'standing');
-    const better = word.height >= 0 ? word.roles[0]! : word.roles[1]!;
-    if (word.family.endsWith('guard') && word.roles.includes('top')) return as(onTop ? 'top' : 'bottom', BECAUSE.onTop);
-    const isBetter = result === 'success' || result === 'partial' || onTop;
-    return as(isBetter ? better : (word.roles.find((r) => r !== better) ?? better), BECAUSE.onTop);
-  };
-  const filled = (meant: Meant): Roled<Meant> => {
-    if (meant.part === 'position') {
-      const { is, because } = settled(meant.place);
-      return { is: { ...meant, place: is }, because };
-    }
-    if (meant.part === 'finish') {
-      const { is, because } = ended(meant.finish);
-      return { is: { ...meant, finish: is }, because };
-    }
-    return { is: meant, because: null };
-  };
-  const roled = parts.map((p): PhrasePart => {
-    const { is, because } = filled(p.meant);
-    return {
-      ...p,
-      meant: is,
-      others: p.others.map((o) => filled(o).is),
-      ...(because === null || because === BECAUSE.onlyRole ? {} : { because }),
-      // on which side nobody said, and nothing decides: that is asked
-      ...((because === BECAUSE.usual || (because === BECAUSE.action && action === null)) &&
-      is.part === 'position' &&
-      p.status === 'certain'
-        ? { status: 'asked' as const, others: [...p.others, otherSide(is)] }
-        : {}),
-      // and so is where it ended, by who was on top, as long as that is asked
-      ...((because === BECAUSE.onTop || because === BECAUSE.same) && (isUsual || !from) && p.status === 'certain'
-        ? { status: 'asked' as const }
-        : {}),
-    };
-  });
-  const last = parts.at(-1);
-  const more: PhrasePart[] = [];
-  const propose = (meant: Meant, because: string, at: PhrasePart | undefined = last): void =>
-    void more.push({
       ...{ meant, attempt, status: 'proposed', because, others: [], confidence: 1 },
       ...{ from: at?.from ?? 0, to: at?.to ?? 0 },
-    });
-  const has = (part: Meant['part']): boolean => parts.some((p) => p.meant.part === part);
-  if (attempt > 0 && !has('position') && leftBefore && leftBefore.role !== null)
-    propose({ part: 'position', place: leftBefore }, BECAUSE.chain, parts[0]);
-  const finish = roled.find((p) => p.meant.part === 'finish' && p.status !== 'asked')?.meant as
-    Of<'finish'> | undefined;
-  // a tap is to what was tried
-  const [aim] = aims;
-  const isTap = result === 'success' && aims.length === 1 && aim && 'submission' in aim;
-  if (!has('finish') && isTap)
-    propose({ part: 'finish', finish: { kind: 'submission', submission: aim.submission, won: true } }, BECAUSE.tap);
-  else if (!has('finish') && result === 'success' && aims.length === 1 && aim && 'position' in aim)
-    propose({ part: 'finish', finish: { kind: 'state', position: aim.position, role: aim.role } }, BECAUSE.aim);
-  // from one place to another, and nobody said how
-  if (!has('entry') && finish?.finish.kind === 'state' && from) {
-    const entry = wayBetween(from, finish.finish, words);
-    if (entry !== null) propose({ part: 'entry', action: entry }, BECAUSE.places);
-  }
-  if (!has('result') && finish && from?.role && action !== null) {
-    const follows = resultOf(from, action, finish.finish, words);
-    const isBait = has('intent');
-    if (follows !== null && !isBait) propose({ part: 'result', result: follows }, BECAUSE.finish);
-  }
+    };
+  });
   const ends =
     finish?.finish ?? (more.find((p) => p.meant.part === 'finish')?.meant as Of<'finish'> | undefined)?.finish;
+  const { result, from } = told;
+  const isAsBegun = ends === undefined && (result === 'failed' || result === 'abandoned' || result === undefined);
   return {
-    parts: [...roled, ...more],
-    ended:
-      ends?.kind === 'state'
-        ? { position: ends.position, role: ends.role }
-        : ends === undefined && (result === 'failed' || result === 'abandoned' || result === undefined)
-          ? from
-          : null,
+    parts: [...withRoles, ...more],
+    ended: ends?.kind === 'state' ? { position: ends.position, role: ends.role } : isAsBegun ? from : null,
   };
 };
 

@@ -1,63 +1,22 @@
 import type { Words } from '../vocabulary/index.js';
 import { askedOn } from './askedOn.js';
 import { readings, stepsOf } from './beam.js';
-import { isAside, isDoubtful } from './certainty.js';
 import { notesIn, type Stretch } from './notes.js';
 import { isPlain } from './listed.js';
 import { asKnown, namesIn, piecesOf } from './pieces.js';
+import { StepReading } from './stepReading.js';
 import { withProposals } from './proposals.js';
 import type { Reading } from './readings.js';
-import { SMALL } from './sayings.js';
 import { tokenise, type Token } from './tokens.js';
 import type { Meant, Note, NotUnderstood, PhraseContext, PhrasePart, PhraseReading } from './types.js';
 import { WEIGHTS, type Weights } from './weights.js';
 
 /** Readings this much below the best one are looked at for what else the letters may mean. */
 const NEAR = 0.6;
-/** Two readings are close if their scores are: which of them is meant is asked. */
-const CLOSE = 0.3;
-/** Letters that say it less surely than this are asked about; less surely than the lower line, they are left unread. */
-const CERTAIN = 0.66;
-const LEAST = 0.5;
 /** Of whom and where it is, nothing. */
 const NOTHING_KNOWN: PhraseContext = {};
 /** What stands beyond this many characters is kept as a note. */
 const LONGEST = 500;
-
-const rounded = (x: number): number => Math.round(100 * Math.min(1, Math.max(0, x))) / 100;
-const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
-
-/** Whether a step is the first that is told of a further attempt. */
-const beginsNext = (steps: readonly Reading[], step: Reading): boolean =>
-  step.attempt > 0 && !steps.some((s) => s.meant && s.attempt === step.attempt && s.at < step.at);
-
-/** What else the characters of a step may mean, by the readings that come near: the best first, with how far behind. */
-const othersOf = (
-  step: Reading,
-  own: readonly Reading[],
-  first: Reading,
-  near: readonly { readonly r: Reading; readonly steps: readonly Reading[] }[],
-): readonly { readonly meant: Meant | null; readonly apart: number }[] => {
-  const found: { meant: Meant | null; apart: number }[] = [];
-  const { piece } = step;
-  if (!piece) return found;
-  for (const { r, steps } of near) {
-    const there = steps.find((s) => s.piece && s.meant && s.piece.from < piece.to && piece.from < s.piece.to);
-    const meant = there?.meant ?? null;
-    // the same, and whether it begins a further attempt is seen alike
-    if (meant && same(meant, step.meant) && beginsNext(own, step) === beginsNext(steps, there!)) continue;
-    if (meant && same(meant, step.meant)) {
-      found.push({ meant: null, apart: first.score - r.score });
-      continue;
-    }
-    if (!found.some((f) => same(f.meant, meant))) found.push({ meant, apart: first.score - r.score });
-  }
-  return found;
-};
-
-/** Whether two meanings are about the same thing, the one saying less: which of them it is needs no question. */
-const isFiner = (meant: Meant, other: Meant): boolean =>
-  meant.part === 'position' && other.part === 'position' && meant.place.position === other.place.position;
 
 /** The tokens that were left unread, the ones beside each other as one stretch. */
 const leftOf = (
@@ -94,107 +53,14 @@ const readTokens = (
   context: PhraseContext,
   weights: Weights,
 ): Read => {
-  const isNoteWithin = (from: number, to: number): boolean => notes.some((n) => from <= n.from && n.to <= to);
   const [first, ...others] = readings(typed, words, context, weights);
   const near = others.filter((r) => first!.score - r.score < NEAR).map((r) => ({ r, steps: stepsOf(r) }));
   const steps = stepsOf(first!);
-  const parts: PhrasePart[] = [];
-  /** What is known and all the same no part of it. */
-  const setAside = new Set<Token>();
-  /** Those that a word points to as the end. */
-  const pointedTo = new Set<PhrasePart>();
-  const unread = new Set(steps.filter((s) => !s.piece).map((s) => typed[s.at - 1]!));
-  const isUnread = (token: Token | undefined): boolean => token !== undefined && unread.has(token) && !isPlain(token);
-  // what they wear stands on the sheet: said otherwise, it is asked about
-  const isContrary = (m: Meant): boolean => m.part === 'clothing' && context.gi !== undefined && m.gi !== context.gi;
-  const left: Token[] = [];
-  /** Steering and small words that wait for the part they point to. */
-  let waiting: Token[] = [];
-  /** One of them points over what parts: *because: …*. */
-  let isPointing = false;
-  const leave = (some: readonly Token[]): void => void left.push(...some);
-  for (const [nth, step] of steps.entries()) {
-    const { piece, meant, at, attempt } = step;
-    const begin = typed[piece?.from ?? at - 1]!;
-    if (begin.opens && waiting.length && (!isPointing || isNoteWithin(waiting[0]!.from, begin.from))) {
-      leave(waiting);
-      waiting = [];
-    }
-    const tokens = typed.slice(piece?.from ?? at - 1, at);
-    if (!piece) {
-      if (SMALL.has(begin.text)) waiting.push(begin);
-      else {
-        leave([...waiting, begin]);
-        waiting = [];
-      }
-      continue;
-    }
-    if (!meant) {
-      waiting.push(...tokens);
-      isPointing ||= piece.said.is === 'who' || (piece.said.is === 'pointer' && piece.said.to !== 'joint');
-      continue;
-    }
-    const found = othersOf(step, steps, first!, near);
-    const rivals = found.filter(({ meant: m, apart }) => apart < CLOSE && m !== null && !isFiner(meant, m));
-    const unsaid = found.some(({ meant: m, apart }) => m === null && apart < CLOSE / 2);
-    const closest = Math.min(CLOSE, ...rivals.map(({ apart }) => apart));
-    const confidence = rounded(piece.quality * (0.5 + (0.5 * closest) / CLOSE));
-    const nextTold = steps.find((s, i) => i > nth && s.meant);
-    const aside = isAside(step, nextTold, typed, unread);
-    if (aside) for (const token of tokens) setAside.add(token);
-    if (piece.quality < LEAST || aside) {
-      leave([...waiting, ...tokens]);
-      waiting = [];
-      continue;
-    }
-    // said again, more exactly: it is one part
-    const told = parts.at(-1);
-    const between = left.filter((t) => told && told.to <= t.from && t.to <= begin.from);
-    const isOne =
-      step.isFiner && between.every((t) => SMALL.has(t.text)) && !isNoteWithin(told?.to ?? begin.from, begin.from);
-    // the same place, spoken of again: there is nothing more in it
-    if (step.isFiner && !isOne) {
-      leave([...waiting, ...tokens]);
-      waiting = [];
-      continue;
-    }
-    // told more exactly further on: what was said of it before is no part of its own any more
-    const coarse = parts.find(
-      (p) => meant.part === 'entry' && p.meant.part === 'entry' && p.attempt === attempt && !step.isFiner,
-    );
-    if (coarse) {
-      parts.splice(parts.indexOf(coarse), 1);
-      for (const token of typed.filter((t) => coarse.from <= t.from && t.to <= coarse.to)) {
-        setAside.add(token);
-        left.push(token);
-      }
-    }
-    const before = isOne ? parts.pop() : undefined;
-    if (before) left.splice(0, left.length, ...left.filter((t) => !between.includes(t)));
-    const last = parts.at(-1);
-    const from = before
-      ? before.from
-      : waiting[0] && (!last || waiting[0].from >= last.to)
-        ? waiting[0].from
-        : begin.from;
-    const part: PhrasePart = {
-      meant,
-      attempt,
-      status:
-        piece.quality < CERTAIN || rivals.length > 0 || unsaid || isContrary(meant) || isDoubtful(step, typed, isUnread)
-          ? 'asked'
-          : 'certain',
-      from,
-      to: typed[at - 1]!.to,
-      confidence,
-      others: found.flatMap(({ meant: m, apart }) => (m && apart < CLOSE ? [m] : [])),
-    };
-    parts.push(part);
-    if (step.before!.pointer === 'to') pointedTo.add(part);
-    waiting = [];
-    isPointing = false;
-  }
-  leave(waiting);
+  const { parts, pointedTo, left, setAside } = new StepReading(typed, notes, context, {
+    first: first!,
+    steps,
+    near,
+  }).read();
   return {
     parts: askedOn(parts, pointedTo, words),
     left: [...left].sort((a, b) => a.from - b.from),
