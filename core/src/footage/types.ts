@@ -34,9 +34,7 @@ export type Footage = {
 
 /** What is no technique: passed over in play, not counted as technical time. */
 export const LEFT_OUT_KINDS = ['advertising', 'talk', 'dead time', 'replay', 'other footage'] as const;
-
 export const SPAN_KINDS = [...LEFT_OUT_KINDS, 'logged throughout'] as const;
-
 /** A stretch of which something holds, in milliseconds of footage time: it is no technique, or everything in it is logged though the footage is picked. */
 export type FootageSpan = {
   readonly fromMs: number;

@@ -15,6 +15,7 @@ export class Search {
   private readonly heap = new KeyHeap();
   private readonly closedAt: Int32Array;
   private readonly seenAt: Int32Array;
+  private readonly settledAt: Int32Array;
   private readonly least: Float64Array;
   private readonly back: Int32Array;
   private readonly onPath: Int32Array;
@@ -32,6 +33,7 @@ export class Search {
     this.closedAt = new Int32Array(graph.nodes);
     this.onPath = new Int32Array(graph.nodes);
     this.seenAt = new Int32Array(states);
+    this.settledAt = new Int32Array(graph.between ? states : 0);
     this.least = new Float64Array(states);
     this.back = new Int32Array(states);
   }
@@ -119,7 +121,7 @@ export class Search {
     prefixCost: number,
     banned: ReadonlySet<number>,
   ): Found | 'passes a node twice' | undefined {
-    const { heap, least, seenAt, back } = this;
+    const { heap, least, seenAt, settledAt, back } = this;
     const { to, out } = this.arcs;
     const start = this.begin(prefix);
     const { round } = this;
@@ -136,10 +138,9 @@ export class Search {
       }
     };
     extend(start, prefix.at(-1), prefixCost);
-    const settled = new Set<number>();
     for (let arc = heap.pop(); arc >= 0; arc = heap.pop()) {
-      if (settled.has(arc)) continue;
-      settled.add(arc);
+      if (settledAt[arc] === round) continue;
+      settledAt[arc] = round;
       if (!this.targets.has(to[arc]!)) {
         extend(to[arc]!, arc, least[arc]!);
         continue;

@@ -14,9 +14,10 @@ export const frameOfText = (table: TimeTable, text: string): number | undefined 
     return frame <= frameCount(table) ? frame : undefined;
   }
   const counted = /^(\d+):([0-5]?\d)(?::(\d{1,3})|\.(\d{2,3}))$/.exec(said);
-  const framed =
-    counted && frameOfSecond(table, Number(counted[1]), Number(counted[2]), Number(counted[3] ?? counted[4]));
-  if (framed !== null && framed !== undefined) return framed;
+  const framed = counted
+    ? frameOfSecond(table, Number(counted[1]), Number(counted[2]), Number(counted[3] ?? counted[4]))
+    : undefined;
+  if (framed !== undefined) return framed;
   const loose = /^(?:(\d+):)?(\d+(?:\.\d+)?)$/.exec(said);
   if (!loose) return undefined;
   const zero = frameStartS(table, 0);

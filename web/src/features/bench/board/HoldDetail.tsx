@@ -41,6 +41,7 @@ export const HoldDetail = ({
 }): React.JSX.Element => {
   const alter = (more: Partial<Control>): void =>
     onChange(controls.map((c) => (c.id === picked.id ? { ...c, ...more } : c)));
+  const without = controls.filter((c) => c.id !== picked.id);
   const instead =
     picked.targetOwner !== 'mat' && picked.targetOwner !== 'wall'
       ? targetsOf(zoneOf(picked.target), words, gi, picked.limb)
@@ -98,24 +99,11 @@ export const HoldDetail = ({
         {T.lost(picked.lost && codeOf(picked.lost.frame))}
       </Press>
       {mayBeHanded(picked) && (
-        <Press
-          type="button"
-          onClick={() => {
-            onChange(handedOver(controls, picked.id, now(), newId) ?? controls, true);
-          }}
-        >
+        <Press type="button" onClick={() => onChange(handedOver(controls, picked.id, now(), newId) ?? controls, true)}>
           {T.hand}
         </Press>
       )}
-      <Press
-        type="button"
-        onClick={() => {
-          onChange(
-            controls.filter((c) => c.id !== picked.id),
-            true,
-          );
-        }}
-      >
+      <Press type="button" onClick={() => onChange(without, true)}>
         {T.remove}
       </Press>
     </Flex>

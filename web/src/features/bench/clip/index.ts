@@ -1,1 +1,1 @@
-export { useClipRoom, type ClipRoom } from './useClipRoom.js';
+export { useClipRoom } from './useClipRoom.js';

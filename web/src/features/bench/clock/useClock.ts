@@ -1,21 +1,18 @@
 import {
-  angleClock,
   clockAt,
   clockContradictions,
   clockSaid,
   clockText,
   clockWish,
   firstFrameFrom,
-  footageSeconds,
   frameOfText,
   instantOnClock,
-  ptsOf,
   type ClockAnchor,
   type TimeTable,
 } from '@odograph/core';
 import { useEdit } from '../../replica/index.js';
 import { useLazyScoreboardQuery, useMeQuery } from '../../server/index.js';
-import { type OnBench } from '../desk/index.js';
+import { useTimes, type OnBench } from '../desk/index.js';
 
 export type MatchClock = {
   /** What the clock showed at a frame: `1:48 left`; empty where nothing is known of it. */
@@ -43,8 +40,7 @@ export const useClock = (bench: OnBench, table: TimeTable | undefined, frame: ()
   const [ask, { currentData: scoreboard }] = useLazyScoreboardQuery();
   const hasScoreboard = useMeQuery().data?.academy.isDemo === true;
   const { footage } = bench;
-  const clock = angleClock(bench.angle, bench.file);
-  const msOf = (f: number): number => (table ? footageSeconds(clock, ptsOf(table, f)) * 1000 : 0);
+  const { clock, msOf } = useTimes(bench, table);
   const save = (anchors: readonly ClockAnchor[]): void =>
     edit({ kind: 'footage', id: footage.id, changes: { clock: anchors } });
   const sorted = [...footage.clock].sort((a, b) => a.atMs - b.atMs);

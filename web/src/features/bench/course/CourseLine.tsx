@@ -47,7 +47,7 @@ type Props = {
 
 /** What of a clip may not be covered by another one: its edges reach a little beyond what happened. */
 const SLACK = 0.25;
-const core = (from: number, to: number): { readonly from: number; readonly to: number } => ({
+const middleOf = (from: number, to: number): { readonly from: number; readonly to: number } => ({
   from: from + (to - from) * SLACK,
   to: to - (to - from) * SLACK,
 });
@@ -84,7 +84,7 @@ export const CourseLine = (props: Props): React.JSX.Element => {
     [xOfS, clock, isTimed],
   );
   const lanes = useMemo(
-    () => lanesOf(bench.clips.map((v) => ({ id: v.clip.id, ...core(v.clip.in.frame, v.clip.out.frame) }))),
+    () => lanesOf(bench.clips.map((v) => ({ id: v.clip.id, ...middleOf(v.clip.in.frame, v.clip.out.frame) }))),
     [bench.clips],
   );
   const inner = Math.max(0, width - LEFT - RIGHT);

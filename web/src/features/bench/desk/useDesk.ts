@@ -3,7 +3,7 @@ import { createRef, useMemo, useState, type RefObject } from 'react';
 import { useSearchParams } from 'react-router';
 import { useLibrary, useMayWrite, useWords, type ClipView } from '../../library/index.js';
 import { usePlayer, type PlayerHandle } from '../../player/index.js';
-import { EMPTY, PARTS, handAfter, handNow, type Hand, type HandMove } from './hand.js';
+import { EMPTY, PARTS, handAfter, handNow, heldIn, type Hand, type HandMove } from './hand.js';
 import { instantAt } from './newClip.js';
 import type { OnBench } from './useBenchClips.js';
 
@@ -69,7 +69,7 @@ const useHand = (bench: OnBench): { readonly hand: Hand; readonly move: (move: H
 export const useDesk = (bench: OnBench, root: RefObject<HTMLElement | null>): Desk => {
   const [search] = useSearchParams();
   const { hand, move } = useHand(bench);
-  const held = hand.is === 'question' ? hand.over : hand;
+  const held = heldIn(hand);
   const selected = held.is === 'clip' ? bench.clips.find((v) => v.clip.id === held.clipId) : undefined;
   const [opening] = useState(() => ({
     frame: frameIn(search) ?? selected?.clip.in.frame ?? bench.angle.fromFrame,

@@ -4,12 +4,10 @@ import {
   footageSeconds,
   learnedLagMs,
   observedLags,
-  ptsOf,
   sightingsIn,
   waitingMarks,
   type Moment,
   type Sighting,
-  type TimeTable,
 } from '@odograph/core';
 import { useMemo, useState } from 'react';
 import { useDispatch } from 'react-redux';
@@ -18,7 +16,7 @@ import { useLibrary, useOwn } from '../../library/index.js';
 import { editQueued, useEdit } from '../../replica/index.js';
 import { useMeQuery } from '../../server/index.js';
 import type { Stretch } from '../../player/index.js';
-import { EMPTY, instantAt, type Desk, type Edge } from '../desk/index.js';
+import { EMPTY, instantAt, useTimes, type Desk, type Edge } from '../desk/index.js';
 
 /** A mark that waits, and its frame on the camera in hand. */
 export type MarkHere = { readonly moment: Moment; readonly frame: number };
@@ -123,15 +121,6 @@ const usePlaced = ({ bench, table }: Desk, msOf: MsOf): readonly [readonly MarkH
   }, [moments, attempts, footage.id, table, angle, file, msOf]);
 };
 
-/** Frames of the camera in hand as times of the footage, and the other way round. */
-const useTimes = ({ bench: { angle, file } }: Desk) => {
-  const clock = useMemo(() => angleClock(angle, file), [angle, file]);
-  const clamp = (f: number): number => Math.min(angle.toFrame - 1, Math.max(angle.fromFrame, f));
-  const frameAtMs = (of: TimeTable, ms: number): number => clamp(firstFrameFrom(of, clock, ms));
-  const msHere = (of: TimeTable, f: number): number => footageSeconds(clock, ptsOf(of, f)) * 1000;
-  return { clock, clamp, frameAtMs, msHere };
-};
-
 /** Marks on the footage on the bench: dropped while it plays, put back by the lag of whoever drops them, gone to one after the other. */
 export const useMarks = (desk: Desk): Marks => {
   const { bench, table, handle, hand, move } = desk;
@@ -143,7 +132,7 @@ export const useMarks = (desk: Desk): Marks => {
   const msOf = useMsOf();
   const [lag, loop] = [useLag(account, msOf), useLoop(account)];
   const [here, sightings] = usePlaced(desk, msOf);
-  const { clock, clamp, frameAtMs, msHere } = useTimes(desk);
+  const { clock, clamp, frameAt, msOf: msHere } = useTimes(bench, table);
   const inHand = hand.is === 'mark' ? [...here, ...sightings].find((m) => m.moment.id === hand.momentId) : undefined;
   const [kept, keep] = useState<Own | null>(null);
   const own = kept && kept.momentId === inHand?.moment.id ? kept : null;
@@ -162,10 +151,10 @@ export const useMarks = (desk: Desk): Marks => {
     },
     around: ({ frame: at, moment }) => {
       if (!table) return { inFrame: at, outFrame: at + 1 };
-      const ms = msHere(table, at);
+      const ms = msHere(at);
       const said = moment.id === own?.momentId ? own : null;
-      const inFrame = said?.inFrame ?? frameAtMs(table, ms - loop.loopS * 1000 * BEFORE);
-      const outFrame = said?.outFrame ?? frameAtMs(table, ms + loop.loopS * 1000 * (1 - BEFORE));
+      const inFrame = said?.inFrame ?? frameAt(ms - loop.loopS * 1000 * BEFORE);
+      const outFrame = said?.outFrame ?? frameAt(ms + loop.loopS * 1000 * (1 - BEFORE));
       return { inFrame, outFrame: Math.max(at + 1, outFrame) };
     },
     drop: () => {
@@ -174,7 +163,7 @@ export const useMarks = (desk: Desk): Marks => {
       const pressed = clamp(frame());
       // a picture that stands, or goes backwards, was not reacted to
       const goes = playing && !backwards ? speed : 0;
-      const at = goes ? frameAtMs(table, msHere(table, pressed) - lag.lagMs * goes * clock.rate) : pressed;
+      const at = goes ? frameAt(msHere(pressed) - lag.lagMs * goes * clock.rate) : pressed;
       const [atInstant, pressedInstant] = [instantAt(table, at), instantAt(table, pressed)];
       const of = { footageId: footage.id, angleId: angle.id, accountId: account, speed: goes };
       const moment = { ...BARE_MOMENT, ...of, id: newId(), at: atInstant, pressed: pressedInstant };

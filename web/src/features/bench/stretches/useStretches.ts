@@ -6,7 +6,6 @@ import {
   framesIn,
   isLeftOut,
   leftOutSpans,
-  ptsOf,
   spanAt,
   spansToAskOf,
   technicalMs,
@@ -19,7 +18,7 @@ import { useMemo, useState } from 'react';
 import { useEdit } from '../../replica/index.js';
 import type { Stretch } from '../../player/index.js';
 import { useOwn } from '../../library/index.js';
-import { EMPTY, type Desk, type StretchInHand } from '../desk/index.js';
+import { EMPTY, useTimes, type Desk, type StretchInHand } from '../desk/index.js';
 
 export const IN_LULLS = ['played', 'fast', 'skipped'] as const;
 export type InLulls = (typeof IN_LULLS)[number];
@@ -118,15 +117,6 @@ const stretchAt = (
   return stands ? { span: stands, stands } : lull && { span: lull, stands: null };
 };
 
-/** Frames of the camera in hand as times of the footage, and the other way round. */
-const useTimes = ({ bench: { angle, file }, table }: Desk): Pick<Stretches, 'msOf' | 'framesOf'> => {
-  const clock = useMemo(() => angleClock(angle, file), [angle, file]);
-  return {
-    msOf: (frame) => (table ? footageSeconds(clock, ptsOf(table, frame)) * 1000 : 0),
-    framesOf: (span) => table && framesIn(table, clock, span),
-  };
-};
-
 /** What is said of stretches of the footage on the bench, and of the one in hand: that they are no technique, or logged throughout. */
 export const useStretches = (desk: Desk, look: Look | undefined): Stretches => {
   const { bench, handle, hand, move } = desk;
@@ -137,7 +127,7 @@ export const useStretches = (desk: Desk, look: Look | undefined): Stretches => {
   const [isLooking, setLooking] = useState(false);
   const [passed, setPassed] = useState<readonly MsSpan[]>([]);
   const lulls = useLulls(desk, look);
-  const { msOf, framesOf } = useTimes(desk);
+  const { msOf, framesOf } = useTimes(bench, desk.table);
   const open = lulls.filter((span) => !passed.some((p) => isSameStretch(p, span)));
   const asked = isLooking ? open : [];
   const first = bench.cameras[0]!;
