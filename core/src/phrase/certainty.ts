@@ -82,7 +82,7 @@ export const isDoubtful = (
   // *headlock* of *headlock throw*: it may be something else by that name
   if (piece.isHeadless && (isOneWord || marks.some(([f, amount]) => f === 'begins' && amount < 0))) return true;
   // an action of whoever was named as the other side
-  if (meant.part === 'entry' && before.voice === 'they') return true;
+  if (meant.part === 'entry' && (before.voice === 'they' || piece.whose === 'them')) return true;
   // *hip heist from seated guard, on top*: the side may be where it ended
   if (
     meant.part === 'position' &&

@@ -23,6 +23,9 @@ import type { Mark } from './weights.js';
 const ways = {
   who: (r: Reading, { subject }: Extract<Said, { is: 'who' }>): readonly Way[] => {
     const other = subject === 'a' ? 'b' : 'a';
+    // *theo sweeps marco*: whom it is done to
+    if (r.who !== null && subject !== r.who && r.told === 'entry' && r.piece?.said.is === 'action' && !r.isOpen)
+      return [{ marks: [], change: {}, meant: null }];
     if (r.who !== null) return [{ marks: [], change: { voice: subject === r.who ? 'us' : 'they' }, meant: null }];
     return [
       ...(r.action === null ? [placed({ part: 'who', subject }, { who: subject, voice: 'open' })] : []),
@@ -87,6 +90,10 @@ const ways = {
           ...(!from.place && r.pointer !== 'to' ? [['order', 0.25] as const] : []),
           ...(r.voice === 'they' ? [['order', 0.4] as const] : []),
           ...(r.pointer === 'act' ? [['mispointed', 0.6] as const] : []),
+          // *tap from an arm triangle in side control*: what ends in a tap does not end in a place
+          ...(r.result === 'success' && from.action !== null && words.action(from.action)?.does === 'submission'
+            ? [['order', 2] as const]
+            : []),
           ...pointed(r, 'to'),
         ],
       );
@@ -112,17 +119,25 @@ const ways = {
     const all: Way[] = [];
     const r: Reading = whose ? { ...read, voice: whose === 'us' ? 'us' : 'they' } : read;
     const isTheirs = r.voice === 'they' || r.voice === 'they still';
+    // *he defended my kneebar and …*: whose it is does not turn who is told of
+    const goesOnAs =
+      whose === 'us' && (read.voice === 'they' || read.voice === 'they still')
+        ? 'they still'
+        : r.voice === 'us'
+          ? 'us'
+          : 'open';
     // from one place to another, and only then something done: it begins there
     const isUnderWay =
       r.action === null &&
       r.place !== null &&
       r.finish?.kind === 'state' &&
+      !(r.pointer === 'with' && r.told === 'position') &&
       (!r.isTo || r.isThen || !isAimedAt(r.finish, key, words));
     if (r.action === null)
       all.push(
         placed(
           { part: 'entry', action: key },
-          { action: key, voice: r.voice === 'us' ? 'us' : 'open' },
+          { action: key, voice: goesOnAs },
           beginsThere(r.place, key, words),
           endsThere(key, r.finish, r.place, words),
           r.pointer === 'to' || r.pointer === 'because' ? [['mispointed', 0.8]] : [],
@@ -132,7 +147,7 @@ const ways = {
           // *they pass with a knee slice*: said more exactly, it's still theirs
           r.pointer === 'with' && r.met && words.action(key)?.parent === theirs(r) ? [['order', 3]] : [],
           r.voice === 'they' ? [['turned', 1]] : r.voice === 'they still' ? [['turned', 0.3]] : [],
-          r.result !== null && r.attempt > 0 ? [['order', 1]] : [],
+          r.result !== null && r.attempt > 0 && r.pointer !== 'with' ? [['order', 1]] : [],
           isUnderWay ? [['order', 1.8]] : [],
         ),
       );
@@ -144,11 +159,14 @@ const ways = {
     // *swept to mount with a scissor sweep*: the same action, told more exactly behind where it led
     if (r.action !== null && r.pointer === 'with' && words.action(key)?.parent === r.action)
       all.push(placed({ part: 'entry', action: key }, { action: key }, [['pointed', 1]]));
+    // *knee cut, they underhook, knee cut stopped*: the same attempt, spoken of again
+    if (r.action === key && r.told !== 'entry' && r.result === null && r.finish === null && !r.isThen)
+      all.push(placed({ part: 'entry', action: key }, {}));
     // *torreando pass*: one name, and what kind of thing it is; *body lock, body lock pass*: the same said again
     if (r.action !== null && r.told === 'entry' && (r.action === key || words.action(r.action)?.parent === key))
       all.push(placed({ part: 'entry', action: r.action }, { isFiner: true }));
     // what they hold says how it stands, not that they go on
-    const goesOn = r.voice === 'they still' && !(r.told === 'grip' && r.action === null);
+    const goesOn = r.voice === 'they still' && !(r.told === 'grip' && (r.action === null || r.isOpen));
     if (r.voice === 'they' || goesOn)
       all.push(
         placed(
@@ -160,6 +178,10 @@ const ways = {
           // in a clause of its own an attack is rather that of whoever acts
           r.voice === 'they still' && ATTACKS.has(words.action(key)!.does) ? [['order', 1.1]] : [],
           r.finish ? [['order', 0.5]] : [],
+          // nor does the other side pass from below
+          r.place?.role
+            ? beginsThere({ ...r.place, role: otherRole(r.place.role) }, key, words).filter(([, n]) => n < 0)
+            : [],
         ),
       );
     // *back step to leg drag*: from one thing done to the next
@@ -182,7 +204,7 @@ const ways = {
       all.push(
         placed(
           { part: 'entry', action: key },
-          { ...next, action: key, voice: r.voice === 'us' ? 'us' : 'open' },
+          { ...next, action: key, voice: goesOnAs },
           isUnderWay ? [['chain', 0.3]] : chainMarks(r),
           isOnTo || isSetUp ? [['chained', 0.6]] : isListed ? [['chained', 0.4]] : [],
           beginsThere(next.place ?? null, key, words),

@@ -76,6 +76,7 @@ export const asides = {
           used: new Set(isNext ? [] : r.used).add(what),
           ...(r.pointer === 'with' ? { pointer: 'with' as const } : {}),
           ...(r.voice === 'they still' && holder === 'subject' ? { voice: 'open' as const } : {}),
+          ...(holder === 'opponent' && r.action !== null && !isNext ? { met: true } : {}),
         },
         r.pointer === 'with'
           ? [['pointed', 0.4]]
@@ -103,17 +104,20 @@ export const asides = {
     if (r.result !== null || isWonWithout(r.finish, result)) return [];
     const does = r.action === null ? undefined : words.action(r.action)?.does;
     const canTap = does === 'submission' || r.finish?.kind === 'submission';
+    // *then mount, then tap*: whatever made them is told of a further attempt
+    const isNext = isTap && r.isThen && r.finish?.kind === 'state';
+    const next = isNext ? nextAttempt(r) : {};
     return [
       placed(
         { part: 'result', result },
-        { result, voice: 'open' },
+        { ...next, result, voice: r.voice === 'they' && !isTap ? 'they still' : 'open' },
         pointed(r, null),
         r.finish || r.action !== null ? [] : [['order', 0.4]],
-        isTap && !canTap ? [['order', 0.75]] : [],
+        isTap && !canTap && !isNext ? [['order', 0.75]] : [],
         // *theo taps*: he is the one it is done to
         isTap && !isOnThem && r.told === 'who' && r.voice === 'open' ? [['order', 1.5]] : [],
         // whoever makes them tap does not end in a place
-        isTap && r.finish?.kind === 'state' ? [['order', 1.5]] : [],
+        isNext ? chainMarks(r) : isTap && r.finish?.kind === 'state' ? [['order', 1.5]] : [],
       ),
     ];
   },
@@ -137,11 +141,11 @@ export const asides = {
     const change: Partial<Reading> =
       to === 'they'
         ? { voice: 'they', isTold: false, pointer: r.pointer === 'because' ? r.pointer : null }
-        : to === 'us'
+        : to === 'us' || (to === 'me' && r.voice === 'open')
           ? { voice: 'us', pointer: null }
           : to === 'then'
             ? { isThen: true, ...(r.voice === 'they still' ? { voice: 'open' as const } : {}) }
-            : to === 'joint'
+            : to === 'joint' || to === 'me'
               ? {}
               : // *tried to*
                 to === 'to' && r.pointer === 'act' && r.piece?.said.is === 'pointer'

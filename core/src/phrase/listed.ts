@@ -44,7 +44,8 @@ const STEERING: readonly Listed[] = [
     'they|he|she|opponent|opp|the opponent|the other|other side|the other side|partner|the other guy|the other one',
     0.5,
   ),
-  ...pointer('us', 'i|we|me|us', 0.3),
+  ...pointer('us', 'i|we', 0.3),
+  ...pointer('me', 'me|us', 0.3),
   ...pointer('with', 'with|using|having|has|have|had|keeping|keeps', 0.3),
   ...pointer('because', 'because|because of|bc|cause|since|reason|why|due to', 0.5),
   ...pointer(
@@ -73,7 +74,7 @@ const STEERING: readonly Listed[] = [
 const RESULT_SAID: Record<Result, string> = {
   success:
     'ok+|okay+|success|successful|successfully|succeeded|worked|works|it worked|it works|got it|gets it|made it|hit it|landed it|finished it|done*|good*|yes*|y*|w*|yep*|check*',
-  partial: 'partial|partially|partly|half*|almost*|half way|halfway|nearly*|almost got it|nearly got it|so so|pt*',
+  partial: 'partial|partially|partly|almost*|half way|halfway|nearly*|almost got it|nearly got it|so so|pt*',
   failed:
     'fail|failed|fails|no*|nope*|nah*|did not work|didn work|doesn work|does not work|not working|no good|no luck|no success|unsuccessful|unsuccessfully|stopped|stuffed|got stuffed|gets stuffed|blocked|got blocked|gets blocked|shut down|denied|defended|missed|lost it|nothing*|nothing works|nothing worked|n*|f*|x*',
   abandoned:
@@ -104,7 +105,7 @@ const RESET_TEXTS: readonly Listed[] = [
     },
   ),
   ...list(
-    'time*|time is up|time up|times up|bell*|buzzer*|end of round|end of the round|restart time|reset time|end of time|ran out of time|runs out of time|out of time|time ran out|time runs out',
+    'time*|time is up|time up|times up|bell*|buzzer*|end of round|end of the round|restart time|reset time|end of time|ran out of time|till the bell|until the bell|to the bell|till time|until time|runs out of time|out of time|time ran out|time runs out',
     {
       is: 'reset',
       how: 'time',
@@ -254,6 +255,8 @@ export const listedAt = (line: Line, at: number, words: Words): readonly Piece[]
       const how = says(line, at, text);
       const end = at + text.length;
       if (how === 0 || (isAlone && !standsAlone(line, at, end))) continue;
+      // *x, sweep*: how it ended is not told first by a word of every day
+      if (isAlone && said.is === 'result' && at === 0 && line.at(end)) continue;
       const after = line.at(end);
       if (isLast && after && !after.opens && !MAY_FOLLOW.has(after.text)) continue;
       found.push({

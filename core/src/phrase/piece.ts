@@ -4,7 +4,7 @@ import type { SaidHold } from './holds.js';
 import type { SaidPlace } from './types.js';
 
 /** Where a word says that the next part belongs, or who acts. */
-export type Pointer = 'from' | 'to' | 'they' | 'us' | 'with' | 'because' | 'then' | 'joint' | 'act';
+export type Pointer = 'from' | 'to' | 'they' | 'us' | 'me' | 'with' | 'because' | 'then' | 'joint' | 'act';
 
 export type Said =
   | { readonly is: 'place'; readonly place: SaidPlace }

@@ -16,6 +16,7 @@ import type { PhraseContext } from './types.js';
 /** Whose a place is: *his guard* is that of whoever holds it. */
 const MINE = new Set(['my', 'our', 'own']);
 const THEIRS = new Set(['his', 'her', 'their', 'your']);
+const HAVING = new Set('has have had got gets'.split(' '));
 const SIDES: ReadonlyMap<string, Side> = new Map([
   ['left', 'left'],
   ['right', 'right'],
@@ -61,6 +62,11 @@ const rolesAround = (line: Line, span: Span, words: Words): readonly Around[] =>
     const theirs = word.family === 'back' ? holder : other;
     if (THEIRS.has(owner) && theirs) found.push({ role: theirs, from: span.from - 1, to: span.to, gain: 0.3 });
   }
+  // *he has my back*: that is where they are
+  if (word.family === 'back' && MINE.has(owner) && HAVING.has(line.at(span.from - 2)?.text ?? '')) {
+    const held = word.roles.find((r) => r !== holder && r !== 'even');
+    if (held) found.push({ role: held, from: span.from - 2, to: span.to, gain: 1.3 });
+  }
   return found;
 };
 
@@ -73,13 +79,14 @@ const DOING = 0.3;
 const TAPS = ['tap', 'taps', 'tapped', 'submitted', 'finished', 'won', 'wins', 'win', 'finish'];
 const LOSES = ['lost', 'caught', 'loses', 'tapped to'];
 
-const OBJECTS = new Set('them him her'.split(' '));
-/** *them* in it, or behind it in the same clause. */
-const isOnThem = (line: Line, { from, to }: Span): boolean => {
+const OBJECTS: ReadonlySet<string> = new Set(['them', 'him', 'her']);
+const ME: ReadonlySet<string> = new Set(['me', 'us']);
+/** Whether one of these stands in it, or behind it in the same clause: on whom it is done. */
+const isOn = (objects: ReadonlySet<string>, line: Line, { from, to }: Span): boolean => {
   for (let at = from + 1; at <= to; at++) {
     const token = line.at(at);
     if (!token || token.opens) return false;
-    if (OBJECTS.has(token.text)) return true;
+    if (objects.has(token.text)) return true;
   }
   return false;
 };
@@ -108,6 +115,8 @@ const isNoPlace = (line: Line, at: number): boolean => {
   const { text, opens } = line.at(at)!;
   const before = opens ? '' : (line.at(at - 1)?.text ?? '');
   const next = line.at(at + 1);
+  // one letter is a place where it stands first, or where a word points to a place
+  if (text.length === 1) return at > 0 && !['from', 'in', 'into', 'to'].includes(before);
   // *back to guard*: again
   if (text === 'back') return next !== undefined && !next.opens && ['to', 'into'].includes(next.text);
   // *hafl guard* is no bare guard
@@ -156,7 +165,7 @@ const piecesOfSpan = (line: Line, span: Span, words: Words): readonly Piece[] =>
       // *guillotine position* is where they are
       const behind = line.at(to);
       if (behind && !behind.opens && behind.text === 'position') return [];
-      const whose = MINE.has(owner) || isMet ? 'us' : THEIRS.has(owner) ? 'them' : null;
+      const whose = MINE.has(owner) || isMet ? 'us' : THEIRS.has(owner) || isOn(ME, line, span) ? 'them' : null;
       return [{ ...plain({ is: 'action', key }), isHeadless: span.isHeadless, ...(whose ? { whose } : {}) }];
     }
     case 'submission': {
@@ -173,7 +182,7 @@ const piecesOfSpan = (line: Line, span: Span, words: Words): readonly Piece[] =>
       // *in turtle* is where they are
       return !line.at(from)!.opens && line.at(from - 1)?.text === 'in'
         ? []
-        : [{ ...plain({ is: 'reaction', key }), isOnThem: isOnThem(line, span) }];
+        : [{ ...plain({ is: 'reaction', key }), isOnThem: isOn(OBJECTS, line, span) }];
     case 'reason':
       return [plain({ is: 'reason', key })];
     case 'target':
@@ -214,6 +223,10 @@ const mayBeBare = (line: Line, from: number, to: number): boolean => {
 };
 
 const BENT_LESS = 0.2;
+/** A slip is that of the word it is nearest to, by so much. */
+const NEARER = 0.1;
+/** Letters of a word that is no initials. */
+const LONG = 5;
 /** Names that are written out stand before all that is put together of the same words. */
 const writtenFirst = (spans: readonly Span[]): readonly Span[] => {
   const end = Math.max(0, ...spans.filter((s) => s.isWritten).map((s) => s.to));
@@ -264,7 +277,8 @@ const MODALS = new Set('could should would might couldn shouldn wouldn'.split(' 
 const isSupposed = (line: Line, at: number): boolean => {
   for (let i = at; i >= 0; i--) {
     const token = line.at(i)!;
-    if (MODALS.has(token.text)) return true;
+    // *because couldn't get the angle*: the word may begin a name
+    if (MODALS.has(token.text) && i < at) return true;
     if (token.opens) return false;
   }
   return false;
@@ -327,10 +341,14 @@ export const piecesOf = (
     const isHalf = ({ said, isWritten, from, to }: Piece): boolean =>
       said.is === 'action' && !isWritten && from === at && to <= held;
     if (isSupposed(line, at)) return [];
+    // a slip of one word that is nearer to another: *sprwl* is no *sprawl headlock*
+    const nearest = Math.max(0, ...spans[at]!.value.filter((s) => s.to === at + 1).map((s) => s.quality));
+    const isFarther = ({ to, quality }: Span): boolean =>
+      to === at + 1 && quality < nearest - NEARER && line.at(at)!.text.length >= LONG;
     return [
-      ...spans[at]!.value.flatMap((span) => piecesOfSpan(line, span, words)).filter(
-        (piece) => !isHalf(piece) && !isBent(piece),
-      ),
+      ...spans[at]!.value.filter((span) => !isFarther(span))
+        .flatMap((span) => piecesOfSpan(line, span, words))
+        .filter((piece) => !isHalf(piece) && !isBent(piece)),
       ...holds,
       ...listedAt(line, at, words),
     ];

@@ -65,7 +65,11 @@ const otherSide = (meant: Of<'position'>): Meant => ({
   place: { ...meant.place, role: meant.place.role && otherRole(meant.place.role) },
 });
 
-type Roled<T> = { readonly is: T; readonly because: string | null };
+type Roled<T> = {
+  readonly is: T;
+  readonly because: string | null;
+  /** It may as well be the other side. */ readonly isOpen?: boolean;
+};
 
 /** What is known of one attempt before anything is concluded. */
 type Told = {
@@ -116,9 +120,9 @@ const toldOf = (attempt: number, parts: readonly PhrasePart[], left: SaidPlace |
 };
 
 /** Whether whoever acts is on top, or has begun standing: nobody said where it began: passes and takedowns are the top's. */
-const isOnTop = ({ from, action, words }: Told): boolean => {
+const isOnTop = ({ from, likely, words }: Told): boolean => {
   const begun = from && idOf(from);
-  const does = from || action === null ? undefined : words.action(action)?.does;
+  const does = from || likely === null ? undefined : words.action(likely)?.does;
   return (
     does === 'pass' ||
     does === 'takedown' ||
@@ -130,7 +134,8 @@ const isOnTop = ({ from, action, words }: Told): boolean => {
 
 /** Where it ended, with its side: by the aim, as it began, or by who was on top. */
 const endedIn = (finish: SaidFinish, told: Told): Roled<SaidFinish> => {
-  const { from, aims, result, words } = told;
+  const { from, likely, result, words } = told;
+  const aims = likely === null ? [] : (words.action(likely)?.aims ?? []);
   if (finish.kind !== 'state' || finish.role !== null) return { is: finish, because: null };
   const word = words.position(finish.position);
   if (!word) return { is: finish, because: null };
@@ -143,7 +148,9 @@ const endedIn = (finish: SaidFinish, told: Told): Roled<SaidFinish> => {
   const better = word.height >= 0 ? word.roles[0]! : word.roles[1]!;
   if (word.family.endsWith('guard') && word.roles.includes('top')) return as(onTop ? 'top' : 'bottom', BECAUSE.onTop);
   const isBetter = result === 'success' || result === 'partial' || onTop;
-  return as(isBetter ? better : (word.roles.find((r) => r !== better) ?? better), BECAUSE.onTop);
+  if (isBetter) return as(better, BECAUSE.onTop);
+  // *elevated them from butterfly and landed in mount*: nobody knows how
+  return { ...as(word.roles.find((r) => r !== better) ?? better, BECAUSE.onTop), isOpen: told.action === null };
 };
 
 const filled = (meant: Meant, told: Told): Roled<Meant> => {
@@ -152,17 +159,22 @@ const filled = (meant: Meant, told: Told): Roled<Meant> => {
     return { is: { ...meant, place: is }, because };
   }
   if (meant.part === 'finish') {
-    const { is, because } = endedIn(meant.finish, told);
-    return { is: { ...meant, finish: is }, because };
+    const { is, ...how } = endedIn(meant.finish, told);
+    return { is: { ...meant, finish: is }, ...how };
   }
   return { is: meant, because: null };
 };
 
 /** A part with the side that nobody said. */
 const roled = (p: PhrasePart, told: Told): PhrasePart => {
-  const { is, because } = filled(p.meant, told);
+  const { is, because, isOpen = false } = filled(p.meant, told);
   const isSideOpen = because === BECAUSE.usual || (because === BECAUSE.action && told.action === null);
-  const isEndOpen = (because === BECAUSE.onTop || because === BECAUSE.same) && (told.isUsual || !told.from);
+  // what they did about it may have turned things over
+  const isMet = told.result === undefined && told.parts.some(({ meant }) => meant.part === 'reaction');
+  const isEndOpen =
+    isOpen ||
+    (because === BECAUSE.onTop && isMet) ||
+    ((because === BECAUSE.onTop || because === BECAUSE.same) && (told.isUsual || !told.from));
   return {
     ...p,
     meant: is,
@@ -202,6 +214,9 @@ const following = (
   const entry =
     !has('entry') && finish?.finish.kind === 'state' && from ? wayBetween(from, finish.finish, words) : null;
   if (entry !== null) all.push([{ part: 'entry', action: entry }, BECAUSE.places]);
+  // *armbar finish, closed guard*: what was won was tried
+  const tried = !has('entry') && finish?.finish.kind === 'submission' ? triesOf(finish.finish.submission, words) : null;
+  if (tried !== null) all.push([{ part: 'entry', action: tried }, BECAUSE.tap]);
   if (!has('result') && !has('intent') && finish && from?.role && action !== null) {
     const follows = resultOf(from, action, finish.finish, words);
     if (follows !== null) all.push([{ part: 'result', result: follows }, BECAUSE.finish]);
@@ -253,6 +268,13 @@ const wayBetween = (from: SaidPlace, to: Extract<SaidFinish, { kind: 'state' }>,
   const [way, ...others] = sole.length ? sole : ways;
   return way && !others.length ? way.key : null;
 };
+
+/** The plainest action that aims at a submission and at nothing else: the first in the list. */
+const triesOf = (submission: string, words: Words): string | null =>
+  words
+    .of('action')
+    .find(({ aims: [aim, ...more] }) => aim && !more.length && 'submission' in aim && aim.submission === submission)
+    ?.key ?? null;
 
 const resultOf = (from: SaidPlace, action: string, finish: SaidFinish, words: Words): Result | null => {
   if (from.role === null || (finish.kind === 'state' && finish.role === null)) return null;

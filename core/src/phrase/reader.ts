@@ -86,7 +86,7 @@ const noteFrom = ({ parts, left, steps }: Read, typed: readonly Token[]): number
   const isSaidNext = (attempt: number): boolean =>
     steps.find((s) => s.meant && s.attempt === attempt)?.before?.isThen === true;
   const hasEnd = (attempt: number): boolean =>
-    parts.some((p) => p.attempt === attempt && (p.meant.part === 'finish' || p.meant.part === 'result'));
+    parts.some((p) => p.attempt >= attempt && (p.meant.part === 'finish' || p.meant.part === 'result'));
   const clauses: Token[][] = [];
   for (const token of typed.slice(closing.at)) {
     const last = clauses.at(-1);

@@ -82,8 +82,37 @@ export class StepReading {
   } {
     this.best.steps.forEach((step, nth) => this.take(step, nth));
     this.leave(this.waiting);
-    const { parts, pointedTo, left, setAside } = this;
-    return { parts, pointedTo, left, setAside };
+    const { pointedTo, left, setAside } = this;
+    return { parts: this.settled(), pointedTo, left, setAside };
+  }
+
+  /**
+   * The parts with those asked about that the whole line leaves open: where it is if what was done was told of the other side (*she passes my half guard, side control
+   * bottom*); what is not called by its name, can't begin there and does not end where it aims (*scissor, from standing*).
+   */
+  private settled(): readonly PhrasePart[] {
+    const { steps } = this.best;
+    const turned = new Set<number>();
+    const odd = new Set<number>();
+    for (const s of steps) {
+      if (s.meant?.part === 'entry' && s.before!.voice === 'they') turned.add(s.attempt);
+      if (s.marks.some(([f, amount]) => f === 'begins' && amount < 0)) odd.add(s.attempt);
+    }
+    for (const s of steps) if (s.marks.some(([f]) => f === 'aims')) odd.delete(s.attempt);
+    const isOpen = ({ meant, attempt, from, to }: PhrasePart): boolean =>
+      meant.part === 'finish' || meant.part === 'position'
+        ? turned.has(attempt)
+        : meant.part === 'entry' &&
+          odd.has(attempt) &&
+          steps.some(
+            (s) =>
+              s.meant?.part === 'entry' &&
+              s.piece !== null &&
+              s.piece.quality < 1 &&
+              from <= this.typed[s.piece.from]!.from &&
+              this.typed[s.piece.from]!.from < to,
+          );
+    return this.parts.map((p) => (p.status === 'certain' && isOpen(p) ? { ...p, status: 'asked' } : p));
   }
 
   private leave(some: readonly Token[]): void {
@@ -132,30 +161,32 @@ export class StepReading {
       step.isFiner && between.every((t) => SMALL.has(t.text)) && !this.isNoteWithin(told?.to ?? begin.from, begin.from);
     // the same place, spoken of again: there is nothing more in it
     if (step.isFiner && !isOne) return this.giveUp(tokens);
-    this.forgetCoarser(saying);
+    const isOfAsked = this.forgetCoarser(saying);
     const before = isOne ? this.parts.pop() : undefined;
     if (before) this.left.splice(0, this.left.length, ...this.left.filter((t) => !between.includes(t)));
     const last = this.parts.at(-1);
     const [first] = this.waiting;
     const from = before ? before.from : first && (!last || first.from >= last.to) ? first.from : begin.from;
-    const part = this.partOf(saying, step, from);
+    const made = this.partOf(saying, step, from);
+    const part: PhrasePart = isOfAsked ? { ...made, status: 'asked' } : made;
     this.parts.push(part);
     if (step.before!.pointer === 'to') this.pointedTo.add(part);
     this.waiting = [];
     this.isPointing = false;
   }
 
-  /** Told more exactly further on: what was said of it before is no part of its own any more. */
-  private forgetCoarser({ meant, attempt, isFiner: isFinerStep }: Saying): void {
+  /** Told more exactly further on: what was said of it before is no part of its own any more; true if that was asked about. */
+  private forgetCoarser({ meant, attempt, isFiner: isFinerStep }: Saying): boolean {
     const coarse = this.parts.find(
       (p) => meant.part === 'entry' && p.meant.part === 'entry' && p.attempt === attempt && !isFinerStep,
     );
-    if (!coarse) return;
+    if (!coarse) return false;
     this.parts.splice(this.parts.indexOf(coarse), 1);
     for (const token of this.typed.filter((t) => coarse.from <= t.from && t.to <= coarse.to)) {
       this.setAside.add(token);
       this.left.push(token);
     }
+    return coarse.status === 'asked';
   }
 
   private partOf({ piece, meant, attempt, at }: Saying, step: Reading, from: number): PhrasePart {

@@ -149,10 +149,25 @@ const compare = (typed: Letters, word: Letters, limit: number): typeof last => {
   return last;
 };
 
-/** A word without the endings that only bend it: *passes*, *passed*, *passing* and *pass* are the same. */
+/** Forms that no ending tells: of what is done on the mat. */
+const BENT_OTHERWISE = new Map(
+  (
+    'got get, gotten get, took take, taken take, broke break, went go, gone go, came come, gave give, given give, kept keep, held hold, hidden hide, ' +
+    'sat sit, threw throw, thrown throw, swept sweep, spun spin, dug dig, caught catch, fell fall, fallen fall, drove drive, driven drive, slid slide, ' +
+    'shot shoot, lost lose, ran run, rode ride, swung swing, swam swim, fought fight, made make, knelt kneel, tore tear, torn tear, brought bring, stole steal, wove weave, ' +
+    'woven weave, wound wind, rose rise, found find, bought buy, fed feed'
+  )
+    .split(', ')
+    .map((pair) => pair.split(' ') as [string, string]),
+);
+
+/** A word without the endings that only bend it: *passes*, *passed*, *passing* and *pass* are the same; so are *stripped* and *strip*, *carried* and *carry*, *held* and *hold*. */
 const stem = (word: string): string => {
-  const bare = word.replace(/(?:ings?|ed|es|(?<!s)s|e)$/, '');
-  return bare.length >= 3 ? bare : word;
+  const plain = BENT_OTHERWISE.get(word) ?? word;
+  const bare = plain.replace(/(?:ings?|ed|es|(?<!s)s|e)$/, '');
+  if (bare.length < 3) return plain;
+  const single = /(?:ings?|ed)$/.test(plain) ? bare.replace(/([bdgmnprt])\1$/, '$1') : bare;
+  return single.replace(/([^aeiou])i$/, '$1y');
 };
 
 /** A word made ready for being compared with many others. */

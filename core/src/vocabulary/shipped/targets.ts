@@ -21,7 +21,7 @@ const grip = (key: string, name: string, grips: readonly NamedGrip[], texts: str
 export const TARGETS: readonly TargetWord[] = [
   target('collar', 'collar', true, true, 'lapel | collar grip | ja: eri | pt: gola'),
   target('deep-collar', 'collar behind the neck', true, true, 'deep collar | collar at the neck | back of the collar | ja: oku eri'),
-  target('lapel-end', 'end of the lapel', true, true, 'skirt of the jacket | loose lapel | lapel tail | skirt | gi tail | pt: lapela'),
+  target('lapel-end', 'end of the lapel', true, true, 'skirt of the jacket | loose lapel | lapel tail | skirt | gi tail | pt: lapela | lapel end'),
   target('jacket-back', 'back of the jacket', true, false, 'cloth over the back | between the shoulder blades | back of the gi | jacket back'),
   target('jacket-shoulder', 'cloth at the shoulder', true, true, 'shoulder cloth | gi at the shoulder | jacket shoulder'),
   target('jacket-armpit', 'cloth under the arm', true, true, 'armpit cloth | gi at the armpit'),
