@@ -19,7 +19,7 @@ const PASSES = 3;
 const WARM = 10;
 /** One letter in so many is wrong: none, as one types, in great haste. */
 const HASTE = [0, 25, 12];
-const GYM_TALK = ['first', 'second', 'third'];
+const GYM_TALK = ['first', 'second', 'third', 'fourth'];
 
 /** What the tests make phrases with, which is in no build; it reads by the built core. */
 const testing = async (...names) => {
@@ -187,7 +187,7 @@ export const phrase = async () => {
       return `| ${c} | ${of.length} | ${percent(right(of), of.length)} | ${halves.join(' | ')} |`;
     }),
     '',
-    'The second part was read for the first time with 83.3 % wholly right; the third in seventeen sittings of 106, 106, 68, 96, 68, 49, 64, 60, 67, 63, 57, 62, 60, 60, 59, 99 and 78 lines, each written after what the one before showed had been mended, with 85.8, 73.6, 73.5, 77.1, 85.3, 87.8, 85.9, 93.3, 89.6, 85.7, 86.0, 82.3, 95.0, 95.0, 91.5, 89.9 and 93.6 %; of the parts kept as certain one in 23, 18, 11, 15, 18, 22, 22, 53, 31, 33, 25, 62, 96, 194, 38, 53 and 28 was wrong (in the last nine, marks that had a wrong key were set right before they were counted). That is what a stranger sees, and measured so the goals are **missed**: in the last sitting 93.6 % wholly right (goal 95 %), one certain part in 28 wrong (goal 1 in 200). What they showed has been mended since: none of these lines is unseen any more, and the figures above are of lines that the reader was mended with. Lines that have two meanings, both of them right, are marked with both.',
+    'None of these lines is unseen any more: the reader was mended with what they showed. **What a stranger sees** is what each sitting gave when it was read for the first time, and measured so the goals are **missed**. The second part: 83.3 % wholly right. The third, in seventeen sittings of 49 to 106 lines within one working day: 73.5 to 95.0 %, one certain part in 11 to 194 wrong; by its end the one who wrote the lines knew the tables, and the figures were better than what a stranger sees. The fourth, in four sittings of 87, 81, 80 and 69 lines after a break, by somebody who did not look at the tables: **73.6, 74.1, 68.8 and 78.3 %**, of the parts kept as certain one in 32, 21, 17 and 10 wrong (goals 95 % and 1 in 200). Lines that have two meanings, both of them right, are marked with both.',
     '',
     `- one key more in the line, ${TERMS} terms, each key the median of ${PASSES} passes: median ${median} ms, 95 % within ${p95} ms, 99 % within ${p99} ms, ${over} of ${times.length} keys over ${KEY_MS} ms (slowest single one ${slowest} ms); goal median 2 ms, 99 % under 8 ms: ${held(Number(median) <= 2 && Number(p99) <= 8)}`,
   ]);

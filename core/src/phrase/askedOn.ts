@@ -1,4 +1,4 @@
-import type { Words } from '../vocabulary/index.js';
+import type { ActionKind, Words } from '../vocabulary/index.js';
 import type { Meant, PhrasePart } from './types.js';
 
 type Kind<P extends Meant['part']> = Extract<Meant, { part: P }>;
@@ -51,9 +51,28 @@ const placesBetween = (
   });
 };
 
+/** What is done from below or from the top of a guard: a guard told behind it, and no place before, may be where it began as well. */
+const AROUND_GUARD: ReadonlySet<ActionKind> = new Set(['sweep', 'pass', 'retention']);
+const beginsOrEnds = (
+  parts: readonly PhrasePart[],
+  pointedTo: ReadonlySet<PhrasePart>,
+  words: Words,
+): readonly PhrasePart[] =>
+  parts.map((p) => {
+    const { meant } = p;
+    if (meant.part !== 'finish' || meant.finish.kind !== 'state' || meant.finish.role !== null) return p;
+    if (p.status !== 'certain' || pointedTo.has(p) || p.attempt > 0 || parts.some((e) => e.meant.part === 'position'))
+      return p;
+    const entry = parts.flatMap((e) => (e.attempt === 0 && e.meant.part === 'entry' ? [e.meant.action] : []))[0];
+    const word = entry === undefined ? undefined : words.action(entry);
+    const family = words.position(meant.finish.position)?.family;
+    return word && family && AROUND_GUARD.has(word.does) && word.from.includes(family) ? asked(p) : p;
+  });
+
 /** The parts of a line with those asked about that stand on something that is asked, or on nothing. `pointedTo`: places that a word points to as the end. */
 export const askedOn = (
   parts: readonly PhrasePart[],
   pointedTo: ReadonlySet<PhrasePart>,
   words: Words,
-): readonly PhrasePart[] => onAsked(endsOfAsked(placesBetween(parts, pointedTo, words)));
+): readonly PhrasePart[] =>
+  onAsked(beginsOrEnds(endsOfAsked(placesBetween(parts, pointedTo, words)), pointedTo, words));

@@ -18,6 +18,8 @@ const isSmall = ({ text }: Token): boolean => SMALL.has(text) || KNOWN.has(text)
 /** What stands behind a place and turns the order in which things are told. */
 const BEHIND_PLACE = new Set(['is', 'was', 'after', 'before']);
 
+const OWNED = new Set(['my', 'our', 'his', 'her', 'their', 'your']);
+
 const LIMBS = new Set(['arms', 'hands', 'legs', 'feet', 'hips', 'knees', 'shoulders']);
 
 const SIDES = new Set(['top', 'bottom']);
@@ -110,6 +112,9 @@ export const isDoubtful = (
     return true;
   // *no pass*
   if (meant.part === 'entry' && previous && (previous.text === 'no' || NEGATIONS.has(previous.text))) return true;
+  // *my back hurt*: that is no place
+  const isOwned = OWNED.has(first.text) && piece.said.is === 'place';
+  if (isOwned && next && !next.opens && !isSmall(next)) return true;
   // *half guard is where it ended*, *kept mount after the sweep*, *closed guard before*
   if (isPlace && next && BEHIND_PLACE.has(next.text) && !next.opens) return true;
   // *he has mount, goes for the armbar*: it may be he who does
@@ -121,7 +126,7 @@ export const isDoubtful = (
   // what only the other side does, told of nobody before anything was done to it
   if (meant.part === 'reaction' && !meant.isAction && before.voice === 'open' && before.action === null) return true;
   // why, of what has not ended yet
-  return meant.part === 'reason' && before.pointer !== 'because' && before.result === null;
+  return meant.part === 'reason' && before.pointer !== 'because' && before.result === null && before.action === null;
 };
 
 /**

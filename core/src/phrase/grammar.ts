@@ -32,14 +32,18 @@ const ways = {
       { marks: [], change: { who: other, voice: 'they' }, meant: null },
     ];
   },
-  place: (r: Reading, said: Extract<Said, { is: 'place' }>, words: Words) => {
+  place: (r: Reading, said: Extract<Said, { is: 'place' }>, { isOwned = false }: Piece, words: Words) => {
     const all: Way[] = [];
     const isOfThem = r.voice === 'they' && r.piece?.said.is === 'pointer' && said.place.role === null;
     const place = isOfThem ? ofThem(said.place, words) : said.place;
     const isEven = words.position(place.position)?.roles.length === 1;
     const they: readonly Mark[] =
       r.voice === 'they' ? [['order', isEven ? 0.2 : 0.8]] : r.voice === 'they still' ? [['order', 0.1]] : [];
-    const change = { voice: r.voice === 'they' || r.voice === 'they still' ? 'open' : r.voice } as const;
+    // *they open my guard and …*: what they do it to is no turn of theirs
+    const goesOn = isOwned && r.voice === 'they' && r.told === 'reaction';
+    const change = {
+      voice: goesOn ? 'they' : r.voice === 'they' || r.voice === 'they still' ? 'open' : r.voice,
+    } as const;
     if (!r.place || (r.attempt > 0 && r.action === null)) {
       // nothing that was done begins there
       const isOdd = beginsThere(place, r.action, words).some(([, amount]) => amount < 0);
@@ -241,7 +245,7 @@ export const waysFor = (r: Reading, piece: Piece, words: Words): readonly Way[] 
     case 'who':
       return ways.who(r, said);
     case 'place':
-      return ways.place(r, said, words);
+      return ways.place(r, said, piece, words);
     case 'action':
       return ways.action(r, said, piece, words);
     case 'submission':

@@ -243,6 +243,7 @@ const listedOf = (words: Words): ByFirst => {
 
 /** What stands behind the tap of whoever taps; behind all else it is somebody who is made to. */
 const TAPS_TO = new Set('to from with by on'.split(' '));
+const OBJECTS = new Set(['him', 'her', 'them']);
 /** What may be said of a result in the same breath. */
 const MAY_FOLLOW = new Set(['because', 'bc', 'since', 'as', 'to', 'into', 'from', 'but']);
 /** What of these stands at a token. */
@@ -259,6 +260,9 @@ export const listedAt = (line: Line, at: number, words: Words): readonly Piece[]
       if (isAlone && said.is === 'result' && at === 0 && line.at(end)) continue;
       const after = line.at(end);
       if (isLast && after && !after.opens && !MAY_FOLLOW.has(after.text)) continue;
+      // *dropped him with a foot sweep*: done to somebody
+      if (said.is === 'result' && !said.isTap && text.length === 1 && after && !after.opens && OBJECTS.has(after.text))
+        continue;
       found.push({
         said,
         from: at,

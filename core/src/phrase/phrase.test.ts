@@ -230,7 +230,7 @@ describe('reading a phrase', () => {
 
 describe('lines of gym talk, marked by hand', () => {
   const folder = join(__dirname, '../testing/gymTalk');
-  const lines = ['first.txt', 'second.txt', 'third.txt'].flatMap((name) =>
+  const lines = ['first.txt', 'second.txt', 'third.txt', 'fourth.txt'].flatMap((name) =>
     markedLines(readFileSync(join(folder, name), 'utf8')),
   );
   const shareOf = (some: typeof lines, weights?: Weights): number =>

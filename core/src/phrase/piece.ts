@@ -39,5 +39,6 @@ export type Piece = {
   /** A place that stands there as something done: *stacked*. */ readonly isVerb?: boolean;
   /** A place whose name is that of what is held: *collar and sleeve*. */ readonly isHeld?: boolean;
   /** An action of which its kind was left out. */ readonly isHeadless?: boolean;
+  /** A place told of by whose it is: *my guard*. */ readonly isOwned?: boolean;
   /** Whose an action, or a hold, is said to be. */ readonly whose?: 'us' | 'them';
 };

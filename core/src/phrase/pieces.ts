@@ -28,7 +28,13 @@ const heldRole = ({ family, roles }: PositionWord, said: Role): Role | null => {
   return (said === 'bottom') === family.endsWith('guard') ? 'attacker' : 'defender';
 };
 
-type Around = { readonly role: Role | null; readonly from: number; readonly to: number; readonly gain: number };
+type Around = {
+  readonly role: Role | null;
+  readonly from: number;
+  readonly to: number;
+  readonly gain: number;
+  readonly isOwned?: boolean;
+};
 
 /** The place with what stands beside its name: the role, whose it is. */
 const rolesAround = (line: Line, span: Span, words: Words): readonly Around[] => {
@@ -58,9 +64,10 @@ const rolesAround = (line: Line, span: Span, words: Words): readonly Around[] =>
     const other = word.roles.find((r) => r !== holder && r !== 'even');
     // *my back* is the one that is held, *my guard* the one that holds
     const mine = word.family === 'back' ? other : holder;
-    if (MINE.has(owner) && mine) found.push({ role: mine, from: span.from - 1, to: span.to, gain: 0.3 });
+    if (MINE.has(owner) && mine) found.push({ role: mine, from: span.from - 1, to: span.to, gain: 0.3, isOwned: true });
     const theirs = word.family === 'back' ? holder : other;
-    if (THEIRS.has(owner) && theirs) found.push({ role: theirs, from: span.from - 1, to: span.to, gain: 0.3 });
+    if (THEIRS.has(owner) && theirs)
+      found.push({ role: theirs, from: span.from - 1, to: span.to, gain: 0.3, isOwned: true });
   }
   // *he has my back*: that is where they are
   if (word.family === 'back' && MINE.has(owner) && HAVING.has(line.at(span.from - 2)?.text ?? '')) {
@@ -108,15 +115,17 @@ const targetWords = (words: Words): ReadonlySet<string> => {
 };
 
 /** What stands before a side that is no place. */
-const SIDED = new Set('left right near far same other wrong this that one his her their my'.split(' '));
+const SIDED = new Set('left right near far same other wrong this that one his her their my our your'.split(' '));
 
+const BESIDE_LETTER = new Set('from in into to top bottom t b'.split(' '));
 /** Whether a single word that may name a place is none by what stands beside it. */
 const isNoPlace = (line: Line, at: number): boolean => {
   const { text, opens } = line.at(at)!;
   const before = opens ? '' : (line.at(at - 1)?.text ?? '');
   const next = line.at(at + 1);
-  // one letter is a place where it stands first, or where a word points to a place
-  if (text.length === 1) return at > 0 && !['from', 'in', 'into', 'to'].includes(before);
+  // one letter is a place where it stands first, beside a side, or where a word points to a place
+  if (text.length === 1 && at > 0)
+    return !BESIDE_LETTER.has(before) && !(next && !next.opens && BESIDE_LETTER.has(next.text));
   // *back to guard*: again
   if (text === 'back') return next !== undefined && !next.opens && ['to', 'into'].includes(next.text);
   // *hafl guard* is no bare guard
@@ -129,6 +138,12 @@ const isNoPlace = (line: Line, at: number): boolean => {
 const HOLDING = new Set(
   'with and has have had hold holds held holding grip grips gripped keeping keeps using plus got gets'.split(' '),
 );
+/** Whether one of the tokens [from, to) says whose something is. */
+const hasOwner = (line: Line, from: number, to: number): boolean => {
+  for (let i = from; i < to; i++) if (MINE.has(line.at(i)!.text) || THEIRS.has(line.at(i)!.text)) return true;
+  return false;
+};
+
 const piecesOfSpan = (line: Line, span: Span, words: Words): readonly Piece[] => {
   const { from, to, gain, quality, isWritten } = span;
   const plain = (said: Said): Piece => ({ said, from, to, gain, quality, isWritten });
@@ -139,6 +154,8 @@ const piecesOfSpan = (line: Line, span: Span, words: Words): readonly Piece[] =>
       // *had his collar and sleeve*: that is held
       if (THEIRS.has(line.at(from - 1)?.text ?? '') && HOLDING.has(line.at(from - 2)?.text ?? '')) return [];
       if (isOne && isNoPlace(line, from)) return [];
+      // *open my guard* is done
+      if (!isWritten && hasOwner(line, from + 1, to - 1)) return [];
       const ownTokens = Array.from({ length: to - from }, (_, i) => from + i);
       const isVerb = !isWritten && isOne && line.at(from)!.isWord;
       return rolesAround(line, span, words).flatMap((around): Piece[] => {
@@ -149,6 +166,7 @@ const piecesOfSpan = (line: Line, span: Span, words: Words): readonly Piece[] =>
           gain: gain + around.gain + (lead ? 1 : 0) - (isVerb ? DOING : 0),
           quality,
           isWritten,
+          ...(around.isOwned ? { isOwned: true } : {}),
           isHeld: ownTokens.every((at) => line.at(at)!.text === 'and' || targetWords(words).has(line.at(at)!.text)),
           // *stacked* may be what they did as well as where it is
           isVerb: isVerb || (isOne && around.role === null && line.at(from)!.text.endsWith('ed')),
@@ -334,8 +352,12 @@ export const piecesOf = (
     const place = spans[at]!.value.find(
       (s) => s.named.kind === 'position' && s.isWritten && standsAlone(line, at, s.to),
     );
+    // *in my closed guard* is one, too
+    const owner = line.at(at)!.opens ? '' : (line.at(at - 1)?.text ?? '');
+    const isOwn = MINE.has(owner) || THEIRS.has(owner) || owner === 'in';
+    const owned = isOwn ? spans[at]!.value.find((s) => s.named.kind === 'position' && s.isWritten) : undefined;
     const isBent = ({ said, isWritten, to }: Piece): boolean =>
-      said.is === 'reaction' && !isWritten && to === place?.to;
+      said.is === 'reaction' && !isWritten && (to === place?.to || to === owned?.to);
     // what is the name of a hold as it stands is not the half of another name
     const held = Math.max(0, ...holds.filter((h) => h.isWritten && h.from === at).map((h) => h.to));
     const isHalf = ({ said, isWritten, from, to }: Piece): boolean =>

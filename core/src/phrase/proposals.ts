@@ -82,6 +82,7 @@ type Told = {
   /** The action that its side is told by: one that is asked about will do. */ readonly likely: string | null;
   readonly aims: readonly Aim[];
   readonly result: Result | undefined;
+  /** What is done in the attempt that follows. */ readonly next: string | null;
   readonly words: Words;
 };
 
@@ -104,14 +105,20 @@ const settled = (
   };
 };
 
-const toldOf = (attempt: number, parts: readonly PhrasePart[], left: SaidPlace | null, words: Words): Told => {
+const toldOf = (
+  attempt: number,
+  parts: readonly PhrasePart[],
+  left: SaidPlace | null,
+  next: string | null,
+  words: Words,
+): Told => {
   const action = saidIn(parts, 'entry')?.action ?? null;
   const likely =
     action ?? (parts.find((p) => p.meant.part === 'entry')?.meant as Of<'entry'> | undefined)?.action ?? null;
   const position = saidIn(parts, 'position');
   const began = position ? settled(position.place, { left, likely, words }) : null;
   return {
-    ...{ attempt, parts, left, action, likely, words },
+    ...{ attempt, parts, left, action, likely, next, words },
     from: began ? began.is : left,
     isUsual: began?.because === BECAUSE.usual,
     aims: action === null ? [] : (words.action(action)?.aims ?? []),
@@ -144,6 +151,11 @@ const endedIn = (finish: SaidFinish, told: Told): Roled<SaidFinish> => {
   const aim = aims.find((a) => !('submission' in a) && isAim(a, finish, words));
   if (aim && 'role' in aim && word.roles.includes(aim.role)) return as(aim.role, BECAUSE.aim);
   if (from?.position === finish.position) return as(from.role, BECAUSE.same);
+  // *K guard bottom, backside fifty-fifty, heel hook*: what is done from there says on which side they are
+  if (likely === null && told.next !== null) {
+    const role = usualRole(finish.position, told.next, words);
+    if (role !== null) return as(role, BECAUSE.action);
+  }
   const onTop = isOnTop(told);
   const better = word.height >= 0 ? word.roles[0]! : word.roles[1]!;
   if (word.family.endsWith('guard') && word.roles.includes('top')) return as(onTop ? 'top' : 'bottom', BECAUSE.onTop);
@@ -229,10 +241,11 @@ const proposedFor = (
   attempt: number,
   parts: readonly PhrasePart[],
   leftBefore: SaidPlace | null,
+  next: string | null,
   words: Words,
   context: PhraseContext,
 ): { readonly parts: readonly PhrasePart[]; readonly ended: SaidPlace | null } => {
-  const told = toldOf(attempt, parts, attempt === 0 ? (context.left ?? null) : leftBefore, words);
+  const told = toldOf(attempt, parts, attempt === 0 ? (context.left ?? null) : leftBefore, next, words);
   const withRoles = parts.map((p) => roled(p, told));
   const finish = saidIn(withRoles, 'finish');
   const more = following(told, finish, leftBefore).map(([meant, because]): PhrasePart => {
@@ -305,7 +318,9 @@ export const withProposals = (
   let began: SaidPlace | null = null;
   for (let attempt = 0; attempt < reading.attempts; attempt++) {
     const of = reading.parts.filter((p) => p.attempt === attempt);
-    const done = proposedFor(attempt, of, began, words, context);
+    const next = reading.parts.find((p) => p.attempt === attempt + 1 && p.meant.part === 'entry')?.meant as
+      Of<'entry'> | undefined;
+    const done = proposedFor(attempt, of, began, next?.action ?? null, words, context);
     began = done.ended;
     all.push(...done.parts);
   }

@@ -7,7 +7,7 @@ import type { Token } from './tokens.js';
 import type { Meant, PhraseContext, PhrasePart } from './types.js';
 
 /** Two readings are close if their scores are: which of them is meant is asked. */
-const CLOSE = 0.3;
+const CLOSE = 0.18;
 /** Letters that say it less surely than this are asked about; less surely than the lower line, they are left unread. */
 const CERTAIN = 0.66;
 const LEAST = 0.5;
@@ -49,6 +49,9 @@ const isFiner = (meant: Meant, other: Meant): boolean =>
 type Near = readonly { readonly r: Reading; readonly steps: readonly Reading[] }[];
 type Other = { readonly meant: Meant | null; readonly apart: number };
 
+/** What a result may be of. */
+const OF_WHAT: ReadonlySet<Meant['part']> = new Set(['position', 'entry', 'finish', 'reaction']);
+
 /** A step that says something, with the piece it says it by. */
 type Saying = Reading & { readonly piece: NonNullable<Reading['piece']>; readonly meant: Meant };
 
@@ -83,7 +86,15 @@ export class StepReading {
     this.best.steps.forEach((step, nth) => this.take(step, nth));
     this.leave(this.waiting);
     const { pointedTo, left, setAside } = this;
+    this.leaveBareNames();
     return { parts: this.settled(), pointedTo, left, setAside };
+  }
+
+  /** *theo's knee looked sore*: a name and nothing else says nothing. */
+  private leaveBareNames(): void {
+    if (!this.parts.every((p) => p.meant.part === 'who')) return;
+    for (const { from, to } of this.parts.splice(0))
+      this.leave(this.typed.filter((token) => from <= token.from && token.to <= to));
   }
 
   /**
@@ -99,19 +110,23 @@ export class StepReading {
       if (s.marks.some(([f, amount]) => f === 'begins' && amount < 0)) odd.add(s.attempt);
     }
     for (const s of steps) if (s.marks.some(([f]) => f === 'aims')) odd.delete(s.attempt);
-    const isOpen = ({ meant, attempt, from, to }: PhrasePart): boolean =>
-      meant.part === 'finish' || meant.part === 'position'
-        ? turned.has(attempt)
-        : meant.part === 'entry' &&
-          odd.has(attempt) &&
-          steps.some(
-            (s) =>
-              s.meant?.part === 'entry' &&
-              s.piece !== null &&
-              s.piece.quality < 1 &&
-              from <= this.typed[s.piece.from]!.from &&
-              this.typed[s.piece.from]!.from < to,
-          );
+    const isCalled = ({ from, to }: PhrasePart): boolean =>
+      !steps.some(
+        ({ meant, piece }) =>
+          meant?.part === 'entry' &&
+          piece !== null &&
+          piece.quality < 1 &&
+          from <= this.typed[piece.from]!.from &&
+          this.typed[piece.from]!.from < to,
+      );
+    // *everything worked today*: of nothing that was told
+    const isBare =
+      this.left.some(({ text }) => !SMALL.has(text)) && !this.parts.some(({ meant }) => OF_WHAT.has(meant.part));
+    const isOpen = (p: PhrasePart): boolean => {
+      if (p.meant.part === 'finish') return turned.has(p.attempt);
+      if (p.meant.part === 'result') return isBare;
+      return p.meant.part === 'entry' && odd.has(p.attempt) && !isCalled(p);
+    };
     return this.parts.map((p) => (p.status === 'certain' && isOpen(p) ? { ...p, status: 'asked' } : p));
   }
 

@@ -65,7 +65,7 @@ const SWEPT = [
 // prettier-ignore
 export const ACTIONS: readonly ActionWord[] = [
   // on the feet
-  action('takedown', 'takedown', 'takedown', FEET, DOWN, 'take down | takes them down | take them down | took them down | throw | threw | took a shot | shoots in | ja: nage | pt: queda | takes down | takes me down | puts me down'),
+  action('takedown', 'takedown', 'takedown', FEET, DOWN, 'take down | takes them down | take them down | took them down | throw | threw | took a shot | shoots in | ja: nage | pt: queda | takes down'),
   action('double-leg', 'double-leg takedown', 'takedown', [...FEET, 'half guard'], DOWN, 'double leg | double legs | dl | double | blast double | ja: morote gari | pt: baiana | dbl | power double | dbl leg'),
   action('single-leg', 'single-leg takedown', 'takedown', [...FEET, 'open guard', 'half guard'], DOWN, 'single leg | sl | sgl | sgl leg | single | high single | shoot a single | low single | pt: perna unica | running the pipe | run the pipe'),
   action('high-crotch', 'high-crotch takedown', 'takedown', FEET, DOWN, 'high crotch | high c | inside leg lift | head outside single'),
@@ -120,7 +120,7 @@ export const ACTIONS: readonly ActionWord[] = [
   action('lapel-sweep', 'lapel-wrap sweep', 'sweep', ['open guard', 'half guard'], [to('side-control', 'top'), to('mount', 'top'), any('open guard', 'top')], 'lapel sweep | sweep with the lapel | worm sweep | pt: raspagem de lapela'),
   action('tornado-sweep', 'tornado sweep', 'sweep', ['open guard', 'half guard'], SWEPT, 'tornado | inverting sweep'),
   action('knee-lever', 'knee-lever sweep', 'sweep', ['half guard', 'open guard'], [any('half guard', 'top'), to('side-control', 'top')], 'knee lever | lever the knee | far ankle roll'),
-  action('old-school', 'old-school sweep', 'sweep', ['half guard'], [any('half guard', 'top'), to('side-control', 'top'), to('mount', 'top')], 'old school | grab the foot and drive'),
+  action('old-school', 'old-school sweep', 'sweep', ['half guard'], [any('half guard', 'top'), to('side-control', 'top'), to('mount', 'top')], 'old school | grab the foot and drive | old skool'),
   action('underhook-up', 'underhook come-up', 'sweep', ['half guard'], [to('turtle', 'top'), any('back', 'attacker'), any('half guard', 'top')], 'come up on the underhook | underhook sweep | comes up on the underhook | coming up with the underhook | come up with the underhook'),
   action('wrestle-up', 'wrestle up', 'sweep', ['open guard', 'half guard', 'scramble'], [...SWEPT, any('turtle', 'top'), any('standing', 'attacker')], 'wrestles up | wrestle-up | come up to a single leg | come up on the single | come up to a single | comes up to the single | come up on a single | come up for the single'),
   action('turn-up', 'turn-up sweep', 'sweep', ['half guard'], [to('half-guard', 'top'), any('open guard', 'top')], 'turn up | come on top from deep half | deep half sweep'),
@@ -136,7 +136,7 @@ export const ACTIONS: readonly ActionWord[] = [
   action('x-pass', 'X pass', 'pass', ['open guard', 'passing'], [to('side-control', 'top'), to('knee-on-belly', 'top'), to('legs-free', 'top')], 'x-pass | kick the leg back and around'),
   action('over-under-pass', 'over-under pass', 'pass', ['open guard', 'passing', 'half guard'], [to('side-control', 'top')], 'over under pass | over under | shoulder under pass'),
   action('single-under-pass', 'one-leg-under pass', 'pass', ['open guard', 'closed guard', 'passing'], [to('side-control', 'top')], 'single under pass | single underhook pass | one arm under pass | one under pass'),
-  action('body-lock-pass', 'body-lock pass', 'pass', ['open guard', 'half guard', 'passing'], [to('side-control', 'top'), to('mount', 'top')], 'body lock pass | waist lock pass'),
+  action('body-lock-pass', 'body-lock pass', 'pass', ['open guard', 'half guard', 'passing'], [to('side-control', 'top'), to('mount', 'top')], 'body lock pass | waist lock pass | bl pass'),
   action('leg-drag', 'leg-drag pass', 'pass', ['open guard', 'passing'], [to('leg-drag-hold', 'top'), to('side-control', 'top')], 'leg drag | drag the leg across | leg drag pass | pt: passagem de perna puxada'),
   action('leg-weave', 'leg-weave pass', 'pass', TOP_OF_GUARD, PASSED, 'weave pass | lace the legs and pass | leg weaving'),
   action('leg-pin-pass', 'leg-pin pass', 'pass', TOP_OF_GUARD, PASSED, 'pin the leg and pass | thigh pin pass'),
@@ -147,7 +147,7 @@ export const ACTIONS: readonly ActionWord[] = [
   action('folding-pass', 'folding pass', 'pass', TOP_OF_GUARD, PASSED, 'fold the legs | folding | fold pass'),
   action('hip-switch-pass', 'hip-switch pass', 'pass', TOP_OF_GUARD, [to('side-control', 'top'), to('reverse-side', 'top')], 'hip switch | switch the hips and pass'),
   action('tripod-pass', 'tripod pass', 'pass', ['half guard'], [to('side-control', 'top'), to('mount', 'top')], 'head to the mat pass | high tripod'),
-  action('guard-opening', 'open the closed guard', 'pass', ['closed guard'], [any('open guard', 'top'), to('split-leg', 'top')], 'break the guard | opens the guard | open the guard | opened the guard | guard break | stand to open | pt: abrir a guarda | log splitter'),
+  action('guard-opening', 'open the closed guard', 'pass', ['closed guard'], [any('open guard', 'top'), to('split-leg', 'top')], 'break the guard | opens the guard | open the guard | opened the guard | guard break | stand to open | pt: abrir a guarda | log splitter | stand up in guard | stands up in guard | stand in guard | stand and open'),
   action('float-pass', 'floating pass', 'pass', ['open guard', 'half guard'], [to('side-control', 'top'), to('north-south', 'top')], 'float pass | cartwheel pass | cartwheel | over the top pass'),
   action('step-through', 'stand and step past', 'pass', ['open guard', 'closed guard'], PASSED, 'standing pass | walk around pass | run around the legs | pt: passagem em pe'),
   // going on from there
@@ -230,7 +230,7 @@ export const ACTIONS: readonly ActionWord[] = [
   action('bridge-and-roll', 'bridge and roll', 'escape', ['pin'], [any('closed guard', 'top'), any('open guard', 'top'), any('half guard', 'top')], 'upa | trap and roll | bump and roll | bridge | bridge out | bridges out'),
   action('hip-escape', 'hip escape', 'escape', ['pin', 'passing', 'half guard'], [any('half guard', 'bottom'), any('open guard', 'bottom'), any('closed guard', 'bottom')], 'shrimp | shrimp out | elbow escape | elbow-knee escape | knee-elbow escape | pt: fuga de quadril'),
   action('ghost-escape', 'ghost escape', 'escape', ['pin'], [any('turtle', 'top'), any('back', 'attacker'), any('turtle', 'bottom')], 'under and out the back | slip out the back door'),
-  action('to-turtle', 'turn to turtle', 'escape', ['pin', 'open guard', 'half guard', 'passing'], [any('turtle', 'bottom')], 'go to turtle | goes to turtle | turn to the knees | turtles up to the knees'),
+  action('to-turtle', 'turn to turtle', 'escape', ['pin', 'open guard', 'half guard', 'passing'], [any('turtle', 'bottom')], 'go to turtle | goes to turtle | turn to the knees'),
   action('sit-out', 'sit out', 'escape', ['turtle'], [any('turtle', 'top'), any('open guard', 'bottom'), to('scramble', 'even')], 'sit-out | sits out | short sit out'),
   action('switch', 'wrestling switch', 'escape', ['turtle', 'standing'], [any('turtle', 'top'), any('back', 'attacker')], 'hit a switch | switch to the back'),
   action('turn-in', 'turn in', 'escape', ['back', 'turtle'], [any('closed guard', 'top'), any('half guard', 'top'), any('open guard', 'top')], 'turn to face | slide out and turn in | face up | turns into them'),
@@ -265,5 +265,5 @@ export const ACTIONS: readonly ActionWord[] = [
   // giving something up on purpose
   action('step-down', 'step down to mount', 'yield', ['back'], [to('mount', 'top')], 'back to mount | give up the hooks for mount | roll up to mount'),
   action('sit-back', 'sit back to guard', 'yield', ['pin', 'passing', 'scramble', 'turtle'], [any('open guard', 'bottom'), any('closed guard', 'bottom')], 'pull back to guard | go back to guard on purpose'),
-  action('let-up', 'let them up', 'yield', ['pin', 'open guard', 'half guard', 'turtle'], [to('standing', 'even')], 'lets them up | step back and let them stand | disengage | stand out of guard'),
+  action('let-up', 'let them up', 'yield', ['pin', 'open guard', 'half guard', 'turtle'], [to('standing', 'even')], 'lets them up | step back and let them stand | disengage | stand out of guard | lets up | let up'),
 ];
