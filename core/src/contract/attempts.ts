@@ -22,7 +22,7 @@ export type NewClip = {
 };
 const outFrame = frame().when('inFrame', {
   is: Joi.exist(),
-  then: Joi.number().greater(Joi.ref('inFrame')).messages({ 'number.greater': '{{#label}} must come after inFrame' }),
+  then: Joi.number().greater(Joi.ref('inFrame')),
 });
 const clipFields = { ...saidOf(KEPT.clip), outFrame };
 const clipWithAttempt = {

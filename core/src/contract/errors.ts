@@ -1,10 +1,11 @@
 import type { FileFault } from '../faults/index.js';
+import type { WrongField } from './fieldFault.js';
 
-/** Why a request was not done. The words are made from this in the interface; `facts` depend on the code. */
+/** Why a request was not done, as it goes over the wire. The words are made from this in the interface alone; `facts` depend on the code. */
 export type Refusal =
   | {
       readonly code: 'invalid';
-      readonly facts: { readonly fields: readonly { readonly field: string; readonly reason: string }[] };
+      readonly facts: { readonly fields: readonly WrongField[] };
     }
   | { readonly code: 'signed-out'; readonly facts: Record<string, never> }
   | { readonly code: 'wrong-sign-in'; readonly facts: Record<string, never> }
@@ -49,4 +50,3 @@ export type Refusal =
   | { readonly code: 'internal'; readonly facts: Record<string, never> };
 
 export type RefusalCode = Refusal['code'];
-export type ErrorBody = Refusal & { readonly message: string };

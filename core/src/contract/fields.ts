@@ -21,21 +21,15 @@ export const version = (): Joi.NumberSchema => Joi.number().integer().min(1).req
 export const email = (): Joi.StringSchema =>
   Joi.string()
     .max(2 * EMAIL_LIMIT)
-    .custom((value: string, helpers) => normalEmail(value) ?? helpers.error('email.none'))
-    .messages({ 'email.none': '{{#label}} must be an e-mail address' });
+    .custom((value: string, helpers) => normalEmail(value) ?? helpers.error('fault.no-email'));
 /** A password that is there already: it is compared, whatever it is. */
 export const password = (): Joi.StringSchema => Joi.string().min(1).max(200);
 /** A password that somebody chooses. */
 export const chosenPassword = (): Joi.StringSchema =>
-  password()
-    .custom((value: string, helpers) => {
-      const fault = passwordFault(value);
-      return fault === undefined ? value : helpers.error(`password.${fault}`);
-    })
-    .messages({
-      'password.short': '{{#label}} needs at least 12 characters, or three words',
-      'password.same': '{{#label}} is the same few characters over and over',
-    });
+  password().custom((value: string, helpers) => {
+    const fault = passwordFault(value);
+    return fault === undefined ? value : helpers.error(`fault.password-${fault}`);
+  });
 export const token = (): Joi.StringSchema =>
   Joi.string()
     .max(100)
@@ -44,12 +38,8 @@ export const calendarDay = (): Joi.StringSchema =>
   Joi.string()
     .pattern(/^\d{4}-\d{2}-\d{2}$/)
     .custom((value: string, helpers) =>
-      new Date(`${value}T00:00:00Z`).toISOString().startsWith(value) ? value : helpers.error('any.invalid'),
-    )
-    .messages({
-      'string.pattern.base': '{{#label}} must be a day like 2031-05-24',
-      'any.invalid': '{{#label}} must be a day of the calendar',
-    });
+      new Date(`${value}T00:00:00Z`).toISOString().startsWith(value) ? value : helpers.error('fault.no-day'),
+    );
 
 /**
  * A union told apart by `kind`: what comes in is held against the branch that its kind names (the last one where it names none), so that errors name

@@ -1,4 +1,5 @@
-export type { ErrorBody, Refusal, RefusalCode } from './errors.js';
+export type { Refusal, RefusalCode } from './errors.js';
+export type { Counted, FieldFault, FieldKind, Named, WrongField } from './fieldFault.js';
 export type {
   BinItem,
   Changed,

@@ -17,10 +17,9 @@ const timeZone = (): Joi.StringSchema =>
         new Intl.DateTimeFormat('en', { timeZone: value });
         return value;
       } catch {
-        return helpers.error('any.invalid');
+        return helpers.error('fault.no-time-zone');
       }
-    })
-    .messages({ 'any.invalid': '{{#label}} must be a time zone like Europe/Lisbon' });
+    });
 
 /** A new academy with its first head. A mail that has an account already needs that account's password. */
 export type NewAcademy = {

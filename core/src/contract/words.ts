@@ -65,9 +65,8 @@ const DEFINITIONS: Record<WordKind, Joi.SchemaMap> = {
     family: family.required(),
     roles: Joi.array()
       .items(role)
-      .custom((value: readonly string[], helpers) => (areRoles(value) ? value : helpers.error('any.invalid')))
-      .required()
-      .messages({ 'any.invalid': '{{#label}} must be even, or a pair, or a pair and even' }),
+      .custom((value: readonly string[], helpers) => (areRoles(value) ? value : helpers.error('fault.no-roles')))
+      .required(),
     height: Joi.number().min(-5).max(5).required(),
     lead: Joi.object({
       role: role.required(),

@@ -1,2 +1,1 @@
 export type { Fault, FileFault, Task } from './types.js';
-export { faultText } from './text.js';

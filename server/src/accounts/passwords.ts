@@ -73,7 +73,7 @@ export const isCommon = (password: string): boolean => {
 /** Refuses a new password that is too easy to guess. */
 export const mustBeGood = (password: string, field = 'password'): void => {
   const fault = passwordFault(password);
-  if (fault === 'short') throw invalid(field, 'needs at least 12 characters, or three words');
-  if (fault === 'same') throw invalid(field, 'is the same few characters over and over');
-  if (isCommon(password)) throw invalid(field, 'is one of the most common ones; take another');
+  if (fault === 'short') throw invalid(field, { code: 'password-short' });
+  if (fault === 'same') throw invalid(field, { code: 'password-same' });
+  if (isCommon(password)) throw invalid(field, { code: 'password-common' });
 };

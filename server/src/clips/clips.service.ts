@@ -27,7 +27,7 @@ type Frames = { readonly fromFrame: number; readonly toFrame: number };
 const timing =
   ({ fromFrame, toFrame }: Frames, times: FrameTimes, prefix: string): InstantOf =>
   (frame, field) => {
-    if (frame < fromFrame || frame > toFrame) throw invalid(`${prefix}.${field}`, 'lies outside the footage');
+    if (frame < fromFrame || frame > toFrame) throw invalid(`${prefix}.${field}`, { code: 'outside-footage' });
     return times.instant(frame);
   };
 
@@ -86,7 +86,7 @@ export class ClipsService {
     const touched = await this.changes.edit(session, editId, async (edit) => {
       const attempt = await edit.require('attempt', attemptId);
       const angle = await edit.require('angle', clip.angleId);
-      if (angle.footageId !== attempt.footageId) throw invalid('clip.angleId', 'shows other footage than the attempt');
+      if (angle.footageId !== attempt.footageId) throw invalid('clip.angleId', { code: 'other-footage' });
       const times = await this.media.frameTimes(academyId, angle.fileId);
       this.checkRange(clip.inFrame, clip.outFrame, angle, 'clip');
       await this.writeClip(edit, clip, attemptId, times);
@@ -113,9 +113,9 @@ export class ClipsService {
     for (const field of ['parentId', 'counterOfId', 'followsId'] as const) {
       const other = fields[field];
       if (!other) continue;
-      if (other === id) throw invalid(`${prefix}.${field}`, 'must be another attempt');
+      if (other === id) throw invalid(`${prefix}.${field}`, { code: 'itself' });
       const found = await edit.find('attempt', other);
-      if (found?.footageId !== footageId) throw invalid(`${prefix}.${field}`, 'must be an attempt of the same footage');
+      if (found?.footageId !== footageId) throw invalid(`${prefix}.${field}`, { code: 'other-footage' });
     }
   }
 
@@ -147,7 +147,7 @@ export class ClipsService {
       const { inFrame = clip.in.frame, outFrame = clip.out.frame } = changes;
       this.checkRange(inFrame, outFrame, angle, 'changes');
       const early = changes.loops?.findIndex((loop) => loop.out.frame <= loop.in.frame) ?? -1;
-      if (early >= 0) throw invalid(`changes.loops.${early}.out`, 'must come after in');
+      if (early >= 0) throw invalid(`changes.loops.${early}.out`, { code: 'not-after', facts: { field: 'inFrame' } });
       const said = fromSent('clip', changes, timing(angle, times, 'changes'));
       await edit.update('clip', id, baseVersion, said);
       const attempt = await edit.require('attempt', clip.attemptId);
@@ -176,15 +176,17 @@ export class ClipsService {
     angle: { fromFrame: number; toFrame: number },
     prefix: string,
   ): void {
-    if (outFrame <= inFrame) throw invalid(`${prefix}.outFrame`, 'must come after inFrame');
-    if (inFrame < angle.fromFrame) throw invalid(`${prefix}.inFrame`, 'lies before the beginning of the footage');
-    if (outFrame > angle.toFrame) throw invalid(`${prefix}.outFrame`, 'lies behind the end of the footage');
+    if (outFrame <= inFrame) throw invalid(`${prefix}.outFrame`, { code: 'not-after', facts: { field: 'inFrame' } });
+    if (inFrame < angle.fromFrame) throw invalid(`${prefix}.inFrame`, { code: 'outside-footage' });
+    if (outFrame > angle.toFrame) throw invalid(`${prefix}.outFrame`, { code: 'outside-footage' });
   }
 
   private checkInstants(inFrame: number, start: number, commit: number | null, end: number, outFrame: number): void {
-    if (start < inFrame || start > end) throw invalid('attempt.startFrame', 'must lie between in and end');
-    if (end > outFrame) throw invalid('attempt.endFrame', 'must lie between start and out');
+    if (start < inFrame || start > end)
+      throw invalid('attempt.startFrame', { code: 'not-between', facts: { from: 'inFrame', to: 'endFrame' } });
+    if (end > outFrame)
+      throw invalid('attempt.endFrame', { code: 'not-between', facts: { from: 'startFrame', to: 'outFrame' } });
     if (commit !== null && (commit < start || commit > end))
-      throw invalid('attempt.commitFrame', 'must lie between start and end');
+      throw invalid('attempt.commitFrame', { code: 'not-between', facts: { from: 'startFrame', to: 'endFrame' } });
   }
 }

@@ -66,7 +66,7 @@ describe('further angles of footage, and further looks at an attempt', () => {
     const refused = await change(first, { fromFrame: clip.in.frame + 1 });
     expect([refused.status, refused.body]).toMatchObject([
       400,
-      { facts: { fields: [{ field: 'changes.fromFrame', reason: expect.stringContaining('clips outside') }] } },
+      { facts: { fields: [{ field: 'changes.fromFrame', fault: { code: 'clips-outside' } }] } },
     ]);
     expect((await change(first, { fromFrame: clip.in.frame, toFrame: clip.out.frame })).status).toBe(200);
     expect((await change(first, { toFrame: 10_000_000 }, 2)).status).toBe(400);

@@ -1,4 +1,4 @@
-import type { Refusal } from '@odograph/core/contract';
+import type { FieldFault, Refusal } from '@odograph/core/contract';
 
 /** A request that is not done, for a reason that the contract names. One filter turns it into HTTP. */
 export class Refused extends Error {
@@ -8,5 +8,5 @@ export class Refused extends Error {
 }
 
 export const notFound = (): Refused => new Refused({ code: 'not-found', facts: {} });
-export const invalid = (field: string, reason: string): Refused =>
-  new Refused({ code: 'invalid', facts: { fields: [{ field, reason }] } });
+export const invalid = (field: string, fault: FieldFault): Refused =>
+  new Refused({ code: 'invalid', facts: { fields: [{ field, fault }] } });

@@ -40,7 +40,7 @@ export class FootageService {
   async create(session: Session, request: NewFootage): Promise<Changed> {
     const { editId, id, angleId, fileId, fromFrame, toFrame, athleteA, athleteB, ...fields } = request;
     const shown = await this.shown(session, fileId, fromFrame, toFrame);
-    if (athleteA.id === athleteB.id) throw invalid('athleteB', 'must be somebody else than athleteA');
+    if (athleteA.id === athleteB.id) throw invalid('athleteB', { code: 'same-athlete' });
     const touched = await this.changes.edit(session, editId, async (edit) => {
       await this.person(edit, athleteA);
       await this.person(edit, athleteB);
@@ -71,10 +71,7 @@ export class FootageService {
       const [from, to] = [fromFrame ?? angle.fromFrame, toFrame ?? angle.toFrame];
       const isCut = fromFrame !== undefined || toFrame !== undefined;
       if (isCut && (await this.angles.outside(session.academyId, id, from, to, edit.transaction)))
-        throw invalid(
-          fromFrame === undefined ? 'changes.toFrame' : 'changes.fromFrame',
-          'would leave clips outside that are cut from this angle',
-        );
+        throw invalid(fromFrame === undefined ? 'changes.toFrame' : 'changes.fromFrame', { code: 'clips-outside' });
       const stretch = isCut
         ? await this.stretch(session, await edit.require('file', angle.fileId), from, to, 'changes.')
         : {};
@@ -99,8 +96,8 @@ export class FootageService {
     toFrame: number,
     at = '',
   ): Promise<Stretch> {
-    if (toFrame > file.frames) throw invalid(`${at}toFrame`, `lies outside the file, which has ${file.frames} frames`);
-    if (fromFrame >= toFrame) throw invalid(`${at}toFrame`, 'must lie behind fromFrame');
+    if (toFrame > file.frames) throw invalid(`${at}toFrame`, { code: 'outside-file', facts: { frames: file.frames } });
+    if (fromFrame >= toFrame) throw invalid(`${at}toFrame`, { code: 'not-after', facts: { field: 'fromFrame' } });
     const times = await this.media.frameTimes(session.academyId, file.id);
     return { fromFrame, toFrame, fromPts: times.instant(fromFrame).pts, toPts: times.instant(toFrame).pts };
   }
@@ -122,11 +119,7 @@ export class FootageService {
       const footage = await edit.require('footage', id);
       const a = athleteA?.id ?? footage.athleteA,
         b = athleteB?.id ?? footage.athleteB;
-      if (a === b)
-        throw invalid(
-          athleteB ? 'changes.athleteB' : 'changes.athleteA',
-          'must be somebody else than the other athlete',
-        );
+      if (a === b) throw invalid(athleteB ? 'changes.athleteB' : 'changes.athleteA', { code: 'same-athlete' });
       if (athleteA) await this.person(edit, athleteA);
       if (athleteB) await this.person(edit, athleteB);
       await edit.update('footage', id, baseVersion, {

@@ -142,7 +142,7 @@ export class MediaService {
   /** Chooses which sound track of a file is heard; what is made of it for stepping, and its loudness, are made anew. */
   async chooseTrack(session: Session, id: string, { editId, track }: TrackChoice): Promise<Changed> {
     const file = await this.require(session.academyId, id);
-    if (track >= file.tracks.length) throw invalid('track', 'is not a sound track of this file');
+    if (track >= file.tracks.length) throw invalid('track', { code: 'no-track' });
     const touched = await this.changes.edit(session, editId, (edit) => edit.update('file', id, null, { track }));
     if (track !== file.track) {
       await this.files.remake(session.academyId, id, ['proxy', 'sound']);
@@ -180,7 +180,7 @@ export class MediaService {
   /** Reads the text of a captions file and keeps what it says; a text without any caption is refused. */
   async giveCaptions(academy: AcademyId, fileId: string, text: string): Promise<Captions> {
     const read = readCaptions(text);
-    if (!read.captions.length) throw invalid('text', 'has no captions that can be read');
+    if (!read.captions.length) throw invalid('text', { code: 'no-captions' });
     await this.store.working(async (folder) => {
       const path = join(folder, 'captions.json');
       await writeFile(path, JSON.stringify(read));

@@ -18,7 +18,7 @@ export class MomentsService {
   ) {}
 
   private check(frame: number, angle: Angle, field: string): void {
-    if (frame < angle.fromFrame || frame >= angle.toFrame) throw invalid(field, 'lies outside the footage');
+    if (frame < angle.fromFrame || frame >= angle.toFrame) throw invalid(field, { code: 'outside-footage' });
   }
 
   async create(session: Session, body: NewMoment): Promise<Changed> {
@@ -46,9 +46,9 @@ export class MomentsService {
       const moment = await edit.require('moment', id);
       const angle = await edit.require('angle', moment.angleId);
       if (state && !(await this.library.words(academy, edit.transaction)).hasRole(state.position, state.role))
-        throw invalid('changes.state', 'is not a place of this academy');
+        throw invalid('changes.state', { code: 'not-here', facts: { what: 'place' } });
       if (attemptId && (await edit.find('attempt', attemptId))?.footageId !== moment.footageId)
-        throw invalid('changes.attemptId', 'is no attempt of this footage');
+        throw invalid('changes.attemptId', { code: 'not-here', facts: { what: 'attempt' } });
       const times = await this.media.frameTimes(academy, angle.fileId);
       const said = fromSent('moment', changes, (frame, field) => {
         this.check(frame, angle, `changes.${field}`);

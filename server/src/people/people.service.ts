@@ -109,7 +109,7 @@ export class PeopleService {
   async accept({ token, name, password }: Acceptance, caller: Caller): Promise<Opened> {
     const invitation = await this.invitation(token, caller);
     const isNew = (await this.accounts.byEmail(invitation.email)) === undefined;
-    if (isNew && !name) throw invalid('name', 'is not allowed to be empty');
+    if (isNew && !name) throw invalid('name', { code: 'missing' });
     if (isNew) mustBeGood(password);
     const partaker = await this.signing.partaker(invitation.email, name, password, caller);
     const accountId = await this.people.join(invitation, new Date(), (now, transaction) =>
@@ -150,7 +150,7 @@ export class PeopleService {
 
   private async mustBeMember({ academyId }: Session, accountId: string | null, field: string): Promise<void> {
     if (accountId !== null && !(await this.accounts.role(academyId, accountId)))
-      throw invalid(field, 'is not a member of this academy');
+      throw invalid(field, { code: 'not-here', facts: { what: 'member' } });
   }
 
   /** Puts a person in the bin; one who is on footage stays until that is changed. */

@@ -28,15 +28,15 @@ export class RoutesService {
     };
     for (const [i, step] of steps.entries()) {
       const at = `${prefix}.${i}`;
-      if (!isPlace(step.from, words)) throw invalid(`${at}.from`, 'is not a place of this academy');
-      if (!isPlace(step.to, words)) throw invalid(`${at}.to`, 'is not a place of this academy');
-      if (!words.action(step.action)) throw invalid(`${at}.action`, 'is not a word of this academy');
-      if (i > 0 && steps[i - 1]!.to !== step.from) throw invalid(`${at}.from`, 'is not where the step before leads');
+      if (!isPlace(step.from, words)) throw invalid(`${at}.from`, { code: 'not-here', facts: { what: 'place' } });
+      if (!isPlace(step.to, words)) throw invalid(`${at}.to`, { code: 'not-here', facts: { what: 'place' } });
+      if (!words.action(step.action)) throw invalid(`${at}.action`, { code: 'not-here', facts: { what: 'word' } });
+      if (i > 0 && steps[i - 1]!.to !== step.from) throw invalid(`${at}.from`, { code: 'not-joined' });
     }
     const clips = steps.flatMap((s) => s.clipId ?? []);
     const there = await this.routes.clipsThere(academyId, clips, edit.transaction);
     const gone = steps.findIndex((s) => s.clipId !== null && !there.has(s.clipId));
-    if (gone >= 0) throw invalid(`${prefix}.${gone}.clipId`, 'is no clip of this academy');
+    if (gone >= 0) throw invalid(`${prefix}.${gone}.clipId`, { code: 'not-here', facts: { what: 'clip' } });
   }
 
   async create(session: Session, { editId, id, name, steps }: NewRoute): Promise<Changed> {

@@ -1,13 +1,13 @@
 import { FileStore } from '@tus/file-store';
 import { Server } from '@tus/server';
-import { UPLOAD_LIMIT_BYTES, fileName, uploadId, type ErrorBody, type Refusal } from '@odograph/core/contract';
+import { UPLOAD_LIMIT_BYTES, fileName, uploadId, type Refusal } from '@odograph/core/contract';
 import type { NextFunction, Request, Response } from 'express';
 import Joi from 'joi';
 import { AccountsRepository } from '../accounts/accounts.repository.js';
 import { sessionTokenOf } from '../accounts/sessionCookie.js';
 import type { Session } from '../doors/session.js';
 import { checked } from '../errors/checked.js';
-import { isDiskFull, messageOf } from '../errors/refusal.filter.js';
+import { isDiskFull } from '../errors/refusal.filter.js';
 import { Refused, invalid } from '../errors/refused.js';
 import { UploadsService } from './uploads.service.js';
 
@@ -18,7 +18,7 @@ const size = Joi.number().integer().min(1).max(UPLOAD_LIMIT_BYTES).required().la
 /** The disk is full in the middle of a file: what has come of it waits. */
 const diskFull = (keptBytes: number): string => {
   const refusal: Refusal = { code: 'disk-full', facts: { keptBytes } };
-  return JSON.stringify({ ...refusal, message: messageOf(refusal) } satisfies ErrorBody);
+  return JSON.stringify(refusal);
 };
 
 /** `Upload-Metadata` of tus: names with values in base64. */
@@ -33,7 +33,7 @@ export const metadataOf = (header: string | undefined): ReadonlyMap<string, stri
 /** An id that is written as ids are: in capitals it would name another file than the one that is on record. */
 const asWritten = (said: string | undefined) => (): string => {
   const id = checked<string>(uploadId, said);
-  if (id !== said) throw invalid('id', 'must be written in small letters');
+  if (id !== said) throw invalid('id', { code: 'capitals' });
   return id;
 };
 

@@ -210,7 +210,7 @@ describe('files on their way in', () => {
     const capitals = await begin(coach, id.toUpperCase(), 'x.mp4', 10);
     expect([capitals.status, ((await capitals.json()) as { facts: unknown }).facts]).toEqual([
       400,
-      { fields: [{ field: 'id', reason: 'must be written in small letters' }] },
+      { fields: [{ field: 'id', fault: { code: 'capitals' } }] },
     ]);
     expect((await begin(coach, id, 'a\u0000b.mp4', 10)).status).toBe(201);
     expect((await uploads(coach)).find((u) => u.id === id)!.name).toBe('ab.mp4');
@@ -218,9 +218,12 @@ describe('files on their way in', () => {
     expect([head.status, head.headers.get('access-control-allow-origin')]).toEqual([200, null]);
     expect((await coach.send('HEAD', `/api/incoming/${id.toUpperCase()}`)).status).toBe(400);
     await coach.ask('DELETE', `/api/uploads/${id}`);
-    // what is wrong is said of the field, whole words
+    // what is wrong is said of the field
     const wrong = await begin(coach, newId(), 'x.mp4', 0);
-    expect(((await wrong.json()) as { message: string }).message).toBe('size: must be greater than or equal to 1');
+    expect(await wrong.json()).toEqual({
+      code: 'invalid',
+      facts: { fields: [{ field: 'size', fault: { code: 'too-small', facts: { least: 1 } } }] },
+    });
   });
 
   test('when the protocol itself refuses a beginning, nothing should be on record', async () => {

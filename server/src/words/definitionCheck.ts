@@ -17,18 +17,21 @@ export const checkDefinition = (definition: Definition, key: string, words: Word
   if (definition.kind === 'position' || definition.kind === 'action') {
     const { kind, parent } = definition;
     if (parent !== undefined && !words.get(kind, parent))
-      throw invalid('definition.parent', 'is not a word of this academy');
-    if (isUnder(kind, parent, key, words)) throw invalid('definition.parent', 'lies under this word itself');
+      throw invalid('definition.parent', { code: 'not-here', facts: { what: 'word' } });
+    if (isUnder(kind, parent, key, words)) throw invalid('definition.parent', { code: 'under-itself' });
   }
   if (definition.kind === 'position') {
     const { lead, parent, roles, requires = [] } = definition;
     // drawn as its parent it keeps its side
     if (parent !== undefined && roles.some((role) => !words.hasRole(parent, role)))
-      throw invalid('definition.parent', 'has other sides than this position');
-    if (lead && !roles.includes(lead.role)) throw invalid('definition.lead.role', 'is no role of this position');
+      throw invalid('definition.parent', { code: 'other-sides' });
+    if (lead && !roles.includes(lead.role))
+      throw invalid('definition.lead.role', { code: 'no-role', facts: { position: null } });
     requires.forEach(({ holder, target }, i) => {
-      if (!roles.includes(holder)) throw invalid(`definition.requires.${i}.holder`, 'is no role of this position');
-      if (!isPlace(target)) throw invalid(`definition.requires.${i}.target`, 'is no place to hold of this academy');
+      if (!roles.includes(holder))
+        throw invalid(`definition.requires.${i}.holder`, { code: 'no-role', facts: { position: null } });
+      if (!isPlace(target))
+        throw invalid(`definition.requires.${i}.target`, { code: 'not-here', facts: { what: 'hold' } });
     });
   }
   if (definition.kind === 'action')
@@ -39,11 +42,11 @@ export const checkDefinition = (definition: Definition, key: string, words: Word
           : 'submission' in aim
             ? words.submission(aim.submission) !== undefined
             : true;
-      if (!known) throw invalid(`definition.aims.${i}`, 'is not a place or submission of this academy');
+      if (!known) throw invalid(`definition.aims.${i}`, { code: 'not-here', facts: { what: 'aim' } });
     });
   if (definition.kind === 'target')
     definition.grips?.forEach(({ target }, i) => {
       if (!isPlace(target) || target === key)
-        throw invalid(`definition.grips.${i}.target`, 'is no place to hold of this academy');
+        throw invalid(`definition.grips.${i}.target`, { code: 'not-here', facts: { what: 'hold' } });
     });
 };

@@ -25,8 +25,8 @@ export class WordsService {
   async write(session: Session, request: WordEdit): Promise<Changed> {
     const { editId, baseVersion, kind, key, name, hidden, aliases, definition, scope } = request;
     const isShipped = SHIPPED_WORDS.some((w) => w.kind === kind && w.key === key);
-    if (isShipped && definition) throw invalid('definition', 'a word that ships keeps its own');
-    if (!isShipped && (!definition || name === null)) throw invalid('definition', 'is required for an own word');
+    if (isShipped && definition) throw invalid('definition', { code: 'keeps-definition' });
+    if (!isShipped && (!definition || name === null)) throw invalid('definition', { code: 'missing' });
     await this.checkScopes(session, request);
     if (definition) checkDefinition(definition, key, await this.library.words(session.academyId));
     const values = { name, hidden, definition, scope, aliases };
@@ -45,9 +45,9 @@ export class WordsService {
       ...aliases.map((a, i) => [`aliases.${i}.scope`, a.scope] as const),
     ]) {
       if (s.kind === 'coach' && !(await this.accounts.role(academyId, s.accountId)))
-        throw invalid(field, 'is not a member of this academy');
+        throw invalid(field, { code: 'not-here', facts: { what: 'member' } });
       if (s.kind === 'footage' && !(await this.words.isFootage(academyId, s.footageId)))
-        throw invalid(field, 'is no footage of this academy');
+        throw invalid(field, { code: 'not-here', facts: { what: 'footage' } });
     }
   }
 
@@ -55,7 +55,7 @@ export class WordsService {
   async addAliases(session: Session, { editId, lines }: AliasLines): Promise<Changed> {
     const words = await this.library.words(session.academyId);
     lines.forEach(({ kind, key }, i) => {
-      if (!words.get(kind, key)) throw invalid(`lines.${i}.key`, 'is not a word of this academy');
+      if (!words.get(kind, key)) throw invalid(`lines.${i}.key`, { code: 'not-here', facts: { what: 'word' } });
     });
     const touched = await this.changes.edit(session, editId, async (edit) => {
       for (const line of lines) await this.addAlias(session, edit, line);

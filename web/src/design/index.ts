@@ -13,4 +13,5 @@ export { FormActions } from './FormActions.js';
 export { Labelled } from './Labelled.js';
 export { Picked } from './Picked.js';
 export { saveText } from './saveText.js';
+export { faultText } from './faults.text.js';
 export { PickFile } from './PickFile.js';

@@ -1,8 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { faultText } from '@odograph/core';
 import { useState } from 'react';
 import { v7 as newId } from 'uuid';
-import { Action, Picked } from '../../design/index.js';
+import { Action, Picked, faultText } from '../../design/index.js';
 import { failureText } from '../library/index.js';
 import { useMakeCutMutation, useUnderWayQuery } from '../server/index.js';
 import { CUTS_TEXT as T } from './cuts.text.js';

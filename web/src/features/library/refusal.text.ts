@@ -1,14 +1,16 @@
-import { faultText } from '@odograph/core';
 import type {
   AngleFields,
   AttemptFields,
   ClipFields,
-  ErrorBody,
+  Refusal,
+  FieldFault,
+  FieldKind,
   FootageFields,
   MomentFields,
   PersonFields,
   RouteFields,
 } from '@odograph/core/contract';
+import { faultText } from '../../design/index.js';
 
 /** Every field that an edit can say. */
 type Sayable =
@@ -117,11 +119,93 @@ export const fieldName = (field: string): string => {
   return known === undefined ? field : FIELDS[known]!;
 };
 
+const NAMED: Readonly<Record<(FieldFault & { code: 'not-here' })['facts']['what'], string>> = {
+  word: 'isn’t one of your words',
+  place: 'isn’t one of your positions',
+  hold: 'isn’t a place to hold',
+  aim: 'isn’t a position or a submission',
+  member: 'isn’t a member here',
+  footage: 'isn’t footage of yours',
+  clip: 'isn’t a clip of yours',
+  attempt: 'isn’t an attempt in this footage',
+};
+const KINDS: Readonly<Record<FieldKind, string>> = {
+  text: 'has to be text',
+  number: 'has to be a number',
+  'whole number': 'has to be a whole number',
+  'yes or no': 'has to be yes or no',
+  list: 'has to be a list',
+  record: 'can’t be read',
+  id: 'can’t be read',
+};
+const SAID: Readonly<Record<Exclude<FieldFault, { facts: unknown }>['code'], string>> = {
+  missing: 'is missing',
+  'unknown-field': 'isn’t known here',
+  'wrong-form': 'isn’t written the way it has to be',
+  twice: 'has the same thing twice',
+  'not-possible': 'can’t be that',
+  'no-email': 'isn’t an email address',
+  'no-day': 'isn’t a day; write it like 2031-05-24',
+  'no-time-zone': 'isn’t a time zone; write it like Europe/Lisbon',
+  'no-roles': 'has to be even, or a pair, or a pair and even',
+  'password-short': 'needs at least 12 characters, or three words',
+  'password-same': 'is the same few characters over and over',
+  'password-common': 'is one of the most common ones; choose another',
+  'outside-footage': 'is outside the footage',
+  'other-footage': 'belongs to other footage',
+  itself: 'can’t be the same attempt',
+  'same-athlete': 'has to be somebody else',
+  'clips-outside': 'would leave clips of this angle outside',
+  'no-track': 'isn’t a sound track of this file',
+  'no-captions': 'has no captions that can be read',
+  capitals: 'can’t be read',
+  'keeps-definition': 'belongs to a word that came with Odograph and can’t be changed',
+  'under-itself': 'is a kind of this word itself',
+  'other-sides': 'has other sides than this position',
+  'not-joined': 'isn’t where the step before leads',
+  'body-too-large': 'is too much at once',
+  'body-unreadable': 'can’t be read',
+};
+
+/** What is wrong with a field, as it goes on behind the field's name. */
+const fieldFaultText = (fault: FieldFault): string => {
+  switch (fault.code) {
+    case 'wrong-kind':
+      return KINDS[fault.facts.wanted];
+    case 'not-one-of':
+      return fault.facts.all.length <= 6
+        ? `has to be one of: ${fault.facts.all.join(', ')}`
+        : 'isn’t one of the choices';
+    case 'too-many':
+      return `can have ${fault.facts.most} ${fault.facts.of} at most`;
+    case 'too-few':
+      return `needs ${fault.facts.least} ${fault.facts.of} at least`;
+    case 'too-large':
+      return `can be ${fault.facts.most} at most`;
+    case 'too-small':
+      return `has to be ${fault.facts.least} at least`;
+    case 'not-here':
+      return NAMED[fault.facts.what];
+    case 'no-role':
+      return fault.facts.position === null
+        ? 'isn’t a role of this position'
+        : `isn’t a role of ${fault.facts.position}`;
+    case 'not-after':
+      return `has to come after ${fieldName(fault.facts.field)}`;
+    case 'not-between':
+      return `has to lie between ${fieldName(fault.facts.from)} and ${fieldName(fault.facts.to)}`;
+    case 'outside-file':
+      return `is outside the file, which has ${fault.facts.frames} frames`;
+    default:
+      return SAID[fault.code];
+  }
+};
+
 /** What the server would not do, in a sentence for the person at the screen. */
-export const refusalText = (why: ErrorBody): string => {
+export const refusalText = (why: Refusal): string => {
   switch (why.code) {
     case 'invalid':
-      return why.facts.fields.map((f) => `${fieldName(f.field)}: ${f.reason}`).join('; ');
+      return why.facts.fields.map((f) => `${fieldName(f.field)}: ${fieldFaultText(f.fault)}`).join('; ');
     case 'signed-out':
       return 'You’re signed out. Sign in again; your changes are kept here.';
     case 'wrong-sign-in':
@@ -188,7 +272,7 @@ export const refusalText = (why: ErrorBody): string => {
 /** The sentence for whatever went wrong with a request. */
 export const failureText = (error: unknown): string => {
   const { data, status } = (error ?? {}) as { data?: unknown; status?: unknown };
-  if (typeof data === 'object' && data !== null && 'code' in data) return refusalText(data as ErrorBody);
+  if (typeof data === 'object' && data !== null && 'code' in data) return refusalText(data as Refusal);
   return status === 'FETCH_ERROR'
     ? 'Can’t reach the server. Nothing was sent; try again.'
     : 'Something went wrong. Try again.';

@@ -7,10 +7,11 @@ describe('what went wrong, in words', () => {
     expect(
       refusalText({
         code: 'invalid',
-        facts: { fields: [{ field: 'clip.outFrame', reason: 'must come after inFrame' }] },
-        message: '',
+        facts: {
+          fields: [{ field: 'clip.outFrame', fault: { code: 'not-after', facts: { field: 'inFrame' } } }],
+        },
       }),
-    ).toBe('out: must come after inFrame');
+    ).toBe('out: has to come after in');
     expect(fieldName('attempt.state.position')).toBe('position');
     expect(fieldName('something.else')).toBe('something.else');
   });
@@ -20,16 +21,13 @@ describe('what went wrong, in words', () => {
       refusalText({
         code: 'stale',
         facts: { version: 2, fields: [{ field: 'action', yours: 1, theirs: 2 }] },
-        message: '',
       }),
     ).toContain('entry');
   });
 
   test('when the server is not there, it should say that nothing was sent', () => {
     expect(failureText({ status: 'FETCH_ERROR' })).toContain('Can’t reach the server');
-    expect(failureText({ status: 401, data: { code: 'wrong-sign-in', facts: {}, message: '' } })).toContain(
-      'don’t match',
-    );
+    expect(failureText({ status: 401, data: { code: 'wrong-sign-in', facts: {} } })).toContain('don’t match');
     expect(failureText(undefined)).toContain('went wrong');
   });
 });

@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react';
-import { faultText, timecode } from '@odograph/core';
-import { Mono } from '../../design/index.js';
+import { timecode } from '@odograph/core';
+import { Mono, faultText } from '../../design/index.js';
 import type { PlayerState } from './FramePlayer.js';
 import { usePlayerState, type PlayerHandle } from './usePlayer.js';
 

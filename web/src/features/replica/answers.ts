@@ -1,17 +1,17 @@
-import type { Changed, ErrorBody } from '@odograph/core/contract';
+import type { Changed, Refusal } from '@odograph/core/contract';
 
 export type Answer =
   | { readonly kind: 'done'; readonly changed: Changed | null }
   | { readonly kind: 'unreachable' }
   /** The server has tried and failed, for a reason that lies with it. */
-  | { readonly kind: 'failed'; readonly why: ErrorBody }
+  | { readonly kind: 'failed'; readonly why: Refusal }
   | { readonly kind: 'signed out' }
-  | { readonly kind: 'refused'; readonly why: ErrorBody };
+  | { readonly kind: 'refused'; readonly why: Refusal };
 
-const GONE: ErrorBody = { code: 'not-found', facts: {}, message: 'There is no such thing here.' };
-export const FAILED: ErrorBody = { code: 'internal', facts: {}, message: 'Something went wrong on the server.' };
+const GONE: Refusal = { code: 'not-found', facts: {} };
+export const FAILED: Refusal = { code: 'internal', facts: {} };
 
-const isErrorBody = (data: unknown): data is ErrorBody =>
+const isErrorBody = (data: unknown): data is Refusal =>
   typeof data === 'object' && data !== null && 'code' in data && 'facts' in data;
 
 /** The server itself is not there, or something that it needs: it may be well again at any time. */

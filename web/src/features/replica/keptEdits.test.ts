@@ -7,7 +7,7 @@ import type { KeptIn } from './queue.slice.js';
 import { byLease, byLocks } from './turns.js';
 
 const edit = (editId: string): LibraryEdit => ({ kind: 'undo', editId });
-const why = { code: 'internal', facts: {}, message: 'x' } as const;
+const why = { code: 'internal', facts: {} } as const;
 const idsOf = (kept: readonly { readonly edit: LibraryEdit }[]): readonly string[] => kept.map((k) => k.edit.editId);
 
 describe('edits in the browser', () => {

@@ -1,5 +1,5 @@
 import { rowIdOf, type LibraryEdit } from '@odograph/core';
-import type { ErrorBody } from '@odograph/core/contract';
+import type { Refusal } from '@odograph/core/contract';
 import { openDB, type DBSchema, type IDBPDatabase, type IDBPTransaction } from 'idb';
 import type { KeptIn } from './queue.slice.js';
 
@@ -8,7 +8,7 @@ export type KeptEdit = {
   readonly accountId: string;
   readonly edit: LibraryEdit;
   readonly base: number | null;
-  readonly why: ErrorBody | null;
+  readonly why: Refusal | null;
 };
 /** An edit that waits. */
 export type Waiting = Omit<KeptEdit, 'why'>;
@@ -36,7 +36,7 @@ export type EditStore = {
   readonly first: (accountId: string) => Promise<KeptEdit | undefined>;
   /** The server has it. Where it left its row as nobody else had touched it, those that wait for the same row go on from there. */
   readonly done: (editId: string, step: OwnStep | null) => Promise<void>;
-  readonly refuse: (editId: string, why: ErrorBody) => Promise<void>;
+  readonly refuse: (editId: string, why: Refusal) => Promise<void>;
   /** A refused edit is decided: it goes, and what is to be done instead comes last, in one. */
   readonly settle: (editId: string, instead: Waiting | null) => Promise<void>;
 };
@@ -70,6 +70,13 @@ export const openEdits = (): Promise<EditDatabase> =>
     },
   });
 
+/** A refusal that was kept before its faults had codes. */
+const withCodes = (kept: KeptEdit): KeptEdit => {
+  if (kept.why?.code !== 'invalid') return kept;
+  const fields = kept.why.facts.fields.map(({ field, fault = { code: 'not-possible' } }) => ({ field, fault }));
+  return { ...kept, why: { code: 'invalid', facts: { fields } } };
+};
+
 const isNamed = (fault: unknown, name: string): boolean =>
   typeof fault === 'object' && fault !== null && 'name' in fault && fault.name === name;
 
@@ -96,7 +103,7 @@ export class KeptEdits implements EditStore {
 
   readonly all = async (accountId: string): Promise<readonly KeptEdit[]> => {
     const stored = await this.ask((db) => db.getAllFromIndex('edits', 'accountId', accountId), []);
-    return [...stored, ...this.inWindow.filter((s) => s.accountId === accountId)];
+    return [...stored, ...this.inWindow.filter((s) => s.accountId === accountId)].map(withCodes);
   };
 
   readonly add = (accountId: string, edit: LibraryEdit, base: number | null): Promise<void> =>
@@ -156,7 +163,7 @@ export class KeptEdits implements EditStore {
     });
   };
 
-  readonly refuse = async (editId: string, why: ErrorBody): Promise<void> => {
+  readonly refuse = async (editId: string, why: Refusal): Promise<void> => {
     await this.ask(async (db) => {
       const { store, done } = db.transaction('edits', 'readwrite');
       const at = await store.index('editId').openCursor(editId);

@@ -1,12 +1,12 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import type { LibraryEdit } from '@odograph/core';
-import type { ErrorBody } from '@odograph/core/contract';
+import type { Refusal } from '@odograph/core/contract';
 
 /** Where the edits of this window stand. `unreachable`: kept here and tried again. */
 export type SendStatus = 'idle' | 'sending' | 'unreachable' | 'signed-out';
 
 /** An edit that the server did not take, with the reason; it is kept until the person has decided. */
-export type RefusedEdit = { readonly edit: LibraryEdit; readonly why: ErrorBody };
+export type RefusedEdit = { readonly edit: LibraryEdit; readonly why: Refusal };
 
 /** Where edits lie that the server doesn't have: in the browser, or in this window alone, because the browser is full or keeps nothing. */
 export type KeptIn = 'browser' | 'window, browser full' | 'window, browser keeps nothing';

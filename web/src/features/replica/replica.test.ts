@@ -141,7 +141,7 @@ describe('sending edits', () => {
   }, 15_000);
 
   test('when the server fails at an edit each time, it should be set aside with its text after three, and those behind it go on', async () => {
-    const failed = (): Response => json({ code: 'internal', facts: {}, message: 'x' }, 500);
+    const failed = (): Response => json({ code: 'internal', facts: {} }, 500);
     answers = [failed, failed, failed];
     store.dispatch(editQueued(say('e1', { action: 'armlock' })));
     store.dispatch(editQueued(say('e2', { depth: 3 })));
@@ -161,7 +161,6 @@ describe('sending edits', () => {
           {
             code: 'stale',
             facts: { version: 5, fields: [{ field: 'action', yours: 'armlock', theirs: 'rear-choke' }] },
-            message: 'x',
           },
           409,
         );
@@ -183,7 +182,7 @@ describe('sending edits', () => {
       facts: { version: 5, fields: [{ field: 'action', yours: 'armlock', theirs: 'x' }] },
     };
     now = mergeChanged(now, { attempts: [attempt('1', { action: 'x', version: 5 })] });
-    answers = [() => json({ ...stale, message: 'x' }, 409)];
+    answers = [() => json(stale, 409)];
     const seen: (number | undefined)[] = [];
     store.subscribe(() => {
       if (!selectRefused(store.getState()).length || seen.length) return;
@@ -202,7 +201,7 @@ describe('sending edits', () => {
   });
 
   test('when the session is over, nothing should be dropped and nothing sent until somebody signs in again', async () => {
-    answers = [() => json({ code: 'signed-out', facts: {}, message: 'x' }, 401)];
+    answers = [() => json({ code: 'signed-out', facts: {} }, 401)];
     store.dispatch(editQueued(say('e1', { action: 'armlock' })));
     await until(() => selectStatus(store.getState()) === 'signed-out');
     expect(store.getState().edits.pending).toHaveLength(1);
@@ -211,7 +210,8 @@ describe('sending edits', () => {
     expect(actionOf()).toBe('armlock');
   });
 
-  const refused = (): Response => json({ code: 'invalid', facts: { field: 'depth', reason: 'x' }, message: 'x' }, 400);
+  const refused = (): Response =>
+    json({ code: 'invalid', facts: { fields: [{ field: 'depth', fault: { code: 'not-possible' } }] } }, 400);
   test('when two are refused in a row, both should wait until they are decided, after a reload too', async () => {
     answers = [refused, refused];
     store.dispatch(editQueued(say('e1', { depth: 9 })));

@@ -6,7 +6,7 @@ import {
   type UnknownAction,
 } from '@reduxjs/toolkit';
 import { requestOf, rowIdOf, seenVersion, type Library, type LibraryEdit } from '@odograph/core';
-import type { Changed, ErrorBody } from '@odograph/core/contract';
+import type { Changed, Refusal } from '@odograph/core/contract';
 import { libraryApi, mergeChanged, selectAccountId, selectServerLibrary } from '../server/index.js';
 import { FAILED, answerOf, versionIn, type Answer } from './answers.js';
 import type { Channel, ReplicaNews } from './channel.js';
@@ -175,7 +175,7 @@ export class Replica {
   }
 
   /** What is decided to be done instead goes out on what the refusal told of, not on the rows of this window, which may be behind it. */
-  private settle({ editId, instead }: Settled, why: ErrorBody | undefined): void {
+  private settle({ editId, instead }: Settled, why: Refusal | undefined): void {
     const { accountId } = this;
     if (accountId === undefined) return;
     this.settled.add(editId);

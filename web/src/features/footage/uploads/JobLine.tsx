@@ -1,7 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { faultText } from '@odograph/core';
 import type { Job } from '@odograph/core/contract';
-import { Action } from '../../../design/index.js';
+import { Action, faultText } from '../../../design/index.js';
 import { useCancelJobMutation, useJobAgainMutation } from '../../server/index.js';
 import { FOOTAGE_TEXT as T } from '../footage.text.js';
 import { waitText } from './coming.js';

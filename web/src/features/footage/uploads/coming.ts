@@ -1,4 +1,4 @@
-import { faultText } from '@odograph/core';
+import { faultText } from '../../../design/index.js';
 import type { Job, UnderWay, Upload } from '@odograph/core/contract';
 import { sizeText } from '../../library/index.js';
 import type { Sending } from './sending.js';

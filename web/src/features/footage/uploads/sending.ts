@@ -1,4 +1,4 @@
-import type { ErrorBody } from '@odograph/core/contract';
+import type { Refusal } from '@odograph/core/contract';
 import type { DetailedError, Upload } from 'tus-js-client';
 import { v7 as newId } from 'uuid';
 import { hashOf } from '../../../workers/hash.client.js';
@@ -38,9 +38,9 @@ type Task = {
 const answerOf = (error: Error | DetailedError): DetailedError['originalResponse'] =>
   'originalResponse' in error ? error.originalResponse : null;
 
-const bodyOf = (error: Error): ErrorBody | undefined => {
+const bodyOf = (error: Error): Refusal | undefined => {
   try {
-    return JSON.parse(answerOf(error)?.getBody() ?? '') as ErrorBody;
+    return JSON.parse(answerOf(error)?.getBody() ?? '') as Refusal;
   } catch {
     return undefined;
   }
@@ -193,7 +193,7 @@ export class Sender {
         }).catch(() => undefined);
         if (answer && answer.status < 500) {
           if (answer.ok) break;
-          this.set(task, { state: 'refused', why: refusalText((await answer.json()) as ErrorBody) });
+          this.set(task, { state: 'refused', why: refusalText((await answer.json()) as Refusal) });
           this.go();
           return;
         }

@@ -1,4 +1,4 @@
-import type { Fault, Task } from './types.js';
+import type { Fault, Task } from '@odograph/core';
 
 /** What can be taken in, for sentences. */
 const KINDS_TAKEN = 'MP4, MOV, WebM, MKV, AVI and MPEG-TS work.';
