@@ -20,6 +20,31 @@ export default tseslint.config(
   // components are mostly what they show; all else is short
   { files: ['web/src/**/*.ts'], rules: { 'max-lines-per-function': ['error', { max: 60, skipComments: true }] } },
   { files: ['web/src/**/*.tsx'], rules: { 'max-lines-per-function': ['error', { max: 150, skipComments: true }] } },
+  // what is said stands in the texts of the folder
+  {
+    files: ['web/src/**/*.tsx'],
+    ignores: ['**/*.test.tsx'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        { selector: 'JSXText[value=/[A-Za-z]{2}/]', message: 'Texts stand in *.text.ts.' },
+        {
+          selector:
+            'JSXAttribute[name.name=/^(label|placeholder|title|aria-label|heading|help|hint|question|alt)$/] > Literal[value=/[A-Za-z]{2}/]',
+          message: 'Texts stand in *.text.ts.',
+        },
+        {
+          selector: ':matches(JSXElement, JSXFragment) > JSXExpressionContainer > Literal[value=/[A-Za-z]{2}/]',
+          message: 'Texts stand in *.text.ts.',
+        },
+        {
+          selector:
+            ':matches(JSXElement, JSXFragment) > JSXExpressionContainer > TemplateLiteral > TemplateElement[value.raw=/[A-Za-z]{2}/]',
+          message: 'Texts stand in *.text.ts.',
+        },
+      ],
+    },
+  },
   // tables
   {
     files: ['web/src/features/server/library.api.ts', 'web/src/**/*.text.ts', '**/*.test.ts', '**/*.test.tsx'],

@@ -1,6 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { NavLink, Outlet } from 'react-router';
 import { useRole } from '../features/library/index.js';
+import { ACADEMY_TEXT } from './app.text.js';
 
 const SECTIONS = [
   { to: 'people', name: 'People', for: ['head', 'coach'] },
@@ -18,7 +19,7 @@ export const Academy = (): React.JSX.Element => {
     <Flex flex="1" minHeight="0" direction={{ base: 'column', md: 'row' }}>
       <Flex
         as="nav"
-        aria-label="Academy"
+        aria-label={ACADEMY_TEXT.academy}
         direction={{ base: 'row', md: 'column' }}
         wrap="wrap"
         width={{ base: '100%', md: '168px' }}

@@ -6,6 +6,7 @@ import { Refusal, SaveState, failureText, useMayWrite } from '../features/librar
 import { useNews } from '../features/replica/index.js';
 import { useLibraryQuery } from '../features/server/index.js';
 import { Action, ProfileMark } from '../design/index.js';
+import { FRAME_TEXT } from './app.text.js';
 
 /** The screens in the order of the work. */
 const SCREENS = [
@@ -47,11 +48,11 @@ const Bar = (): React.JSX.Element => {
         color="us"
       >
         <ProfileMark small />
-        Odograph
+        {FRAME_TEXT.odograph}
       </Box>
       <Flex
         as="nav"
-        aria-label="Screens"
+        aria-label={FRAME_TEXT.screens}
         gap={{ base: '0', sm: '1' }}
         height={{ base: '40px', lg: '44px' }}
         // a narrow window has them in a row of their own
@@ -106,11 +107,11 @@ const Inside = (): React.JSX.Element | null => {
         <Outlet />
       </>
     );
-  if (!error) return <Box padding="8">Loading the library …</Box>;
+  if (!error) return <Box padding="8">{FRAME_TEXT.loadingTheLibrary}</Box>;
   return (
     <Box padding="8" role="alert">
       <Box marginBottom="4">{failureText(error)}</Box>
-      <Action onClick={() => void refetch()}>Try again</Action>
+      <Action onClick={() => void refetch()}>{FRAME_TEXT.tryAgain}</Action>
     </Box>
   );
 };

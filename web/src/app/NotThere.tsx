@@ -1,6 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import { Link, useRouteError } from 'react-router';
 import { Heading } from '../design/index.js';
+import { NOT_THERE_TEXT } from './app.text.js';
 
 /** An address that leads nowhere, or a screen that broke. */
 export const NotThere = (): React.JSX.Element => {
@@ -8,15 +9,11 @@ export const NotThere = (): React.JSX.Element => {
   return (
     <Box as="main" padding="10" role={error ? 'alert' : undefined}>
       <Heading marginBottom="3">
-        {error ? 'Something broke on this screen.' : 'There’s nothing at this address.'}
+        {error ? NOT_THERE_TEXT.somethingBrokeOnThis : NOT_THERE_TEXT.theresNothingAtThis}
       </Heading>
-      <Box marginBottom="5">
-        {error
-          ? 'What was called saved is on the server. Load the page again to go on.'
-          : 'It may be in the bin, or the address was cut short.'}
-      </Box>
+      <Box marginBottom="5">{error ? NOT_THERE_TEXT.whatWasCalledSaved : NOT_THERE_TEXT.itMayBeIn}</Box>
       <Link to="/footage" style={{ textDecoration: 'underline' }}>
-        Go to the footage
+        {NOT_THERE_TEXT.goToTheFootage}
       </Link>
     </Box>
   );

@@ -1,6 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import type { Caution } from '@odograph/core';
 import { TriangleAlert } from 'lucide-react';
+import { CAUTION_NOTE_TEXT } from './design.text.js';
 
 const PAIN: Record<Caution['pain'], string> = {
   warns: 'Pain warns.',
@@ -21,12 +22,17 @@ export const CautionNote = ({
 }): React.JSX.Element | null => {
   if (!cautions.length) return null;
   return (
-    <Box role="note" aria-label="Caution" color="caution" fontSize="14px" lineHeight="1.4">
+    <Box role="note" aria-label={CAUTION_NOTE_TEXT.caution} color="caution" fontSize="14px" lineHeight="1.4">
       {cautions.map((c) => (
         <Box key={c.about} display="flex" gap="1.5">
           <TriangleAlert size={15} aria-hidden style={{ flexShrink: 0, marginTop: 2 }} />
           <span>
-            <strong>Caution, {c.about}:</strong> can injure the {c.injures}. {PAIN[c.pain]}{' '}
+            <strong>
+              {CAUTION_NOTE_TEXT.caution2}
+              {c.about}:
+            </strong>
+            {CAUTION_NOTE_TEXT.canInjureThe}
+            {c.injures}. {PAIN[c.pain]}{' '}
             {!short && (
               <Box as="span" color="ink">
                 {c.care}

@@ -1,6 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import type { ComponentProps } from 'react';
 import { Ruled } from './Plain.js';
+import { COUNTED_TEXT } from './design.text.js';
 
 /** From this share of its length on a text is counted. */
 const NEAR = 0.85;
@@ -20,7 +21,7 @@ export const Counted = ({
       <Ruled {...props} value={value} {...(over > 0 ? { 'aria-invalid': true } : {})} />
       {value.length >= limit * NEAR && (
         <Box as="span" role="status" fontSize="13px" color={over > 0 ? 'caution' : 'inkSoft'}>
-          {`${value.trim().length} of ${limit}${over > 0 ? `: ${over} too many` : ''}`}
+          {COUNTED_TEXT.of(value.trim().length, limit, over > 0 ? `: ${over} too many` : '')}
         </Box>
       )}
     </>

@@ -1,5 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import type { Interval, Result } from '@odograph/core';
+import { EVIDENCE_TEXT } from './design.text.js';
 
 type Counts = {
   readonly attempts: number;
@@ -64,7 +65,7 @@ export const IntervalBand = ({
         )}
       </svg>
       <Box as="span" fontSize="13px" color="inkSoft" fontVariantNumeric="tabular-nums" whiteSpace="nowrap">
-        {interval ? `${percent(interval.low)}–${percent(interval.high)} %` : 'no rate'}
+        {interval ? `${percent(interval.low)}–${percent(interval.high)} %` : EVIDENCE_TEXT.noRate}
       </Box>
     </Box>
   );
@@ -96,7 +97,7 @@ export const DepthLadder = ({ depth, word }: { readonly depth: number; readonly 
     width="12"
     height="18"
     role="img"
-    aria-label={`how far: ${word}`}
+    aria-label={EVIDENCE_TEXT.howFar(word)}
     style={{ display: 'inline', verticalAlign: '-3px' }}
   >
     <path d="M1.5 1V17M10.5 1V17" stroke="currentColor" strokeWidth="1.2" />

@@ -2,6 +2,7 @@ import { Box, chakra, type BoxProps } from '@chakra-ui/react';
 import { matchWords, type Sayable } from '@odograph/core';
 import { useCombobox, type UseComboboxState, type UseComboboxStateChangeOptions } from 'downshift';
 import { useEffect, useId, useMemo, useState, type KeyboardEvent } from 'react';
+import { WORD_FIELD_TEXT } from './design.text.js';
 
 const SHOWN = 8;
 /** A field nearer than this to the right edge of the window opens its menu to the left, in pixels. */
@@ -102,7 +103,8 @@ const Unknown = ({ typed, at }: { readonly typed: string; readonly at: Place }):
     lineHeight="1.3"
     whiteSpace="nowrap"
   >
-    No word here sounds like “{typed}”.
+    {WORD_FIELD_TEXT.noWordHereSounds}
+    {typed}”.
   </Box>
 );
 

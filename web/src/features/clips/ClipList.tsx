@@ -8,7 +8,7 @@ import { NOTHING_FOR_STUDENTS, useClipViews, useMayWrite, useWords, type ClipVie
 import type { MapLine } from '../../workers/map.protocol.js';
 import { useMapPicture } from '../map/index.js';
 import { ClipRow } from './ClipRow.js';
-import { CLIPS_TEXT as T } from './clips.text.js';
+import { CLIPS_TEXT as T, CLIP_LIST_TEXT } from './clips.text.js';
 import { FACETS } from './facets.js';
 import { matches, type Filter } from './filter.js';
 import { FilterSentence } from './FilterSentence.js';
@@ -59,9 +59,9 @@ export const ClipList = (): React.JSX.Element => {
   return (
     <Box paddingInline={{ base: '4', md: '8' }} paddingBlock="6" maxWidth="1280px">
       <Flex alignItems="baseline" wrap="wrap" columnGap="4" rowGap="2" marginBottom="4">
-        <Heading>Clips</Heading>
+        <Heading>{CLIP_LIST_TEXT.clips}</Heading>
         <Box color="inkSoft" role="status" data-testid="clips-shown">
-          {isFiltered ? `${shown.length} of ${views.length}` : views.length}
+          {isFiltered ? CLIP_LIST_TEXT.of(shown.length, views.length) : views.length}
         </Box>
         <Box flex="1" />
         {mayWrite && <SaveVideo clipIds={shown.map((v) => v.clip.id)} />}
@@ -72,7 +72,7 @@ export const ClipList = (): React.JSX.Element => {
           </PickFile>
         )}
         <Choice
-          label="In the order"
+          label={CLIP_LIST_TEXT.inTheOrder}
           name="order"
           value={order}
           options={ORDER_NAMES}

@@ -5,6 +5,7 @@ import { CautionNote, IntervalBand, Mono, ResultMark, Sentence, evidenceText } f
 import { useWords, type ClipView } from '../library/index.js';
 import { Still, useTimecode } from '../player/index.js';
 import type { MapLine } from '../../workers/map.protocol.js';
+import { CLIP_ROW_TEXT } from './clips.text.js';
 
 const WIDTH = 84;
 const HEIGHT = 46;
@@ -92,12 +93,12 @@ export const ClipRow = ({ view, line, isComputed }: Props): React.JSX.Element =>
       <Climb from={view.from} to={view.to} subject={attempt.subject} words={words} />
       <Box fontSize="14px">
         {view.missing.length > 0 ? (
-          <Box fontStyle="italic">draft, not on the map</Box>
+          <Box fontStyle="italic">{CLIP_ROW_TEXT.draftNotOnThe}</Box>
         ) : (
           <>
             <Flex gap="2" alignItems="center">
               {attempt.result && <ResultMark result={attempt.result} />}
-              <Box color="inkSoft">{line ? evidenceText(line) : isComputed ? 'not counted' : ''}</Box>
+              <Box color="inkSoft">{line ? evidenceText(line) : isComputed ? CLIP_ROW_TEXT.notCounted : ''}</Box>
             </Flex>
             {line && <IntervalBand interval={line.interval} />}
           </>

@@ -6,6 +6,7 @@ import { useWords, type ClipView } from '../library/index.js';
 import { FACETS, MAIN, facetOf, type FacetKey } from './facets.js';
 import { facetChoices, facetCounts, without, type Filter } from './filter.js';
 import { TextField } from './TextField.js';
+import { FILTER_SENTENCE_TEXT } from './clips.text.js';
 
 type Props = {
   readonly views: readonly ClipView[];
@@ -64,7 +65,14 @@ export const FilterSentence = ({ views, filter, onChange }: Props): React.JSX.El
   }));
   const isFiltered = Object.keys(filter).length > 0;
   return (
-    <Box as="section" role="search" aria-label="Which clips" fontSize="20px" lineHeight="1.65" marginBottom="4">
+    <Box
+      as="section"
+      role="search"
+      aria-label={FILTER_SENTENCE_TEXT.whichClips}
+      fontSize="20px"
+      lineHeight="1.65"
+      marginBottom="4"
+    >
       {soft('Clips')}
       {shown.map((facet) => (
         <Part
@@ -86,8 +94,8 @@ export const FilterSentence = ({ views, filter, onChange }: Props): React.JSX.El
         <>
           {soft(', and ')}
           <WordField<FacetKey>
-            label="Narrow by"
-            placeholder="+ narrow by"
+            label={FILTER_SENTENCE_TEXT.narrowByLabel}
+            placeholder={FILTER_SENTENCE_TEXT.narrowBy}
             said={null}
             find={among(left)}
             onPick={(key) => setAdded([...added, key])}
@@ -103,7 +111,7 @@ export const FilterSentence = ({ views, filter, onChange }: Props): React.JSX.El
             onChange({});
           }}
         >
-          Show all
+          {FILTER_SENTENCE_TEXT.showAll}
         </Action>
       )}
     </Box>

@@ -21,7 +21,7 @@ import { v7 as newId } from 'uuid';
 import { Action, Labelled, Picked, Sentence, Subheading } from '../../design/index.js';
 import { useLibrary, useTables, useWords } from '../library/index.js';
 import { useEdit } from '../replica/index.js';
-import { CLIPS_TEXT as T, COLUMN_TEXT, rowText } from './clips.text.js';
+import { CLIPS_TEXT as T, COLUMN_TEXT, rowText, READ_LIST_TEXT } from './clips.text.js';
 
 type Makes = Extract<ReadClip, { does: 'makes' }>;
 /** Clips that go out in one edit. */
@@ -161,7 +161,7 @@ export const ReadList = ({
                 <option value="">{T.none}</option>
                 {table.head.map((cell, i) => (
                   <option key={i} value={i}>
-                    {cell || `column ${i + 1}`}
+                    {cell || READ_LIST_TEXT.column(i + 1)}
                   </option>
                 ))}
               </Picked>
@@ -176,7 +176,7 @@ export const ReadList = ({
             ? T.summary(makes.length, number('there already'), number('nothing'))
             : T.reading}
       </Box>
-      <Box maxHeight="360px" overflowY="auto" tabIndex={0} role="group" aria-label="What each line would make">
+      <Box maxHeight="360px" overflowY="auto" tabIndex={0} role="group" aria-label={READ_LIST_TEXT.whatEachLineWould}>
         <Box
           as="table"
           width="100%"
@@ -185,9 +185,9 @@ export const ReadList = ({
         >
           <thead>
             <tr>
-              <th>Line</th>
-              <th>What it does</th>
-              <th>Read as</th>
+              <th>{READ_LIST_TEXT.line}</th>
+              <th>{READ_LIST_TEXT.whatItDoes}</th>
+              <th>{READ_LIST_TEXT.readAs}</th>
             </tr>
           </thead>
           <tbody>

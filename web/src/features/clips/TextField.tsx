@@ -1,5 +1,6 @@
 import { chakra } from '@chakra-ui/react';
 import { useState } from 'react';
+import { TEXT_FIELD_TEXT } from './clips.text.js';
 
 const Line = chakra('input', {
   base: {
@@ -29,8 +30,8 @@ export const TextField = ({
   };
   return (
     <Line
-      aria-label="Words in it"
-      placeholder="any words"
+      aria-label={TEXT_FIELD_TEXT.wordsInIt}
+      placeholder={TEXT_FIELD_TEXT.anyWords}
       maxLength={120}
       value={typed}
       onChange={(event) => setTyped(event.target.value)}

@@ -61,3 +61,34 @@ export const CLIPS_TEXT = {
   noHead: 'There’s no table in this file: its first line has to name the columns.',
   reading: 'Reading …',
 } as const;
+
+export const CLIP_LIST_TEXT = {
+  clips: 'Clips',
+  of: (length: string | number, length2: string | number) => `${length} of ${length2}`,
+  inTheOrder: 'In the order',
+} as const;
+
+export const CLIP_ROW_TEXT = {
+  draftNotOnThe: 'draft, not on the map',
+  notCounted: 'not counted',
+} as const;
+
+export const FILTER_SENTENCE_TEXT = {
+  whichClips: 'Which clips',
+  narrowByLabel: 'Narrow by',
+  narrowBy: '+ narrow by',
+  showAll: 'Show all',
+} as const;
+
+export const READ_LIST_TEXT = {
+  column: (x: string | number) => `column ${x}`,
+  whatEachLineWould: 'What each line would make',
+  line: 'Line',
+  whatItDoes: 'What it does',
+  readAs: 'Read as',
+} as const;
+
+export const TEXT_FIELD_TEXT = {
+  wordsInIt: 'Words in it',
+  anyWords: 'any words',
+} as const;

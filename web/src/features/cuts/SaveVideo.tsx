@@ -76,7 +76,7 @@ export const SaveVideo = ({
         >
           {FORMATS.map((f) => (
             <option key={f} value={f}>
-              {f === 'mp4' ? 'MP4' : 'WebM'}
+              {T.formats[f]}
             </option>
           ))}
         </Picked>

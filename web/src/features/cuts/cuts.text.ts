@@ -1,4 +1,5 @@
 export const CUTS_TEXT = {
+  formats: { mp4: 'MP4', webm: 'WebM' },
   save: (clips: number): string => (clips === 1 ? 'Save this clip as a video' : 'Save as a video'),
   format: 'Kind of video',
   take: 'Take the video',

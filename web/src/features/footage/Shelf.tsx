@@ -22,7 +22,7 @@ import { useMeQuery } from '../server/index.js';
 import { ToBin } from '../bin/index.js';
 import { Still } from '../player/index.js';
 import { DemoCorner } from '../standIns/index.js';
-import { FOOTAGE_TEXT as T, SETTING_WORDS } from './footage.text.js';
+import { FOOTAGE_TEXT as T, SETTING_WORDS, SHELF_TEXT } from './footage.text.js';
 import { agreements, athleteRef, fieldsOf, sheetOf } from './sheet.js';
 import { SheetForm } from './SheetForm.js';
 import { SoundHeard } from './SoundHeard.js';
@@ -72,7 +72,7 @@ const Piece = ({
       paddingBlock="5"
       borderBottomWidth="1px"
     >
-      <Link to={to} aria-label={onEdit ? `Break down ${footage.title}` : `Clips of ${footage.title}`}>
+      <Link to={to} aria-label={onEdit ? SHELF_TEXT.breakDownOf(footage.title) : SHELF_TEXT.clipsOf(footage.title)}>
         <Still fileId={file.id} frame={poster} width={256} />
       </Link>
       <Box minWidth="0">
@@ -86,7 +86,7 @@ const Piece = ({
           <Box as="span" color="inkSoft">
             {footage.kitA && `, ${footage.kitA}`}
           </Box>
-          {' and '}
+          {SHELF_TEXT.and}
           <Box as="span" color="them" fontWeight="600">
             {name(footage.athleteB)}
           </Box>
@@ -95,8 +95,8 @@ const Piece = ({
           </Box>
         </Box>
         <Box color="inkSoft" fontSize="14px">
-          {SETTING_WORDS[footage.setting]}, {footage.gi ? 'gi' : 'no-gi'}, {dayText(footage.date)}, logged{' '}
-          {footage.logged}
+          {SETTING_WORDS[footage.setting]}, {footage.gi ? SHELF_TEXT.gi : SHELF_TEXT.noGi}, {dayText(footage.date)}
+          {SHELF_TEXT.logged} {footage.logged}
           {footage.spans.some(isLeftOut) &&
             `, ${clockText(technicalMs(footage.spans, filmed), 'up')} of ${clockText(filmed.toMs - filmed.fromMs, 'up')} technique`}
         </Box>
@@ -113,7 +113,7 @@ const Piece = ({
             toS={filmed.toMs / 1000}
             width={460}
             height={46}
-            label={`The course it took for ${name(footage.athleteA)}; up is better`}
+            label={SHELF_TEXT.theCourseItTook(name(footage.athleteA))}
           />
         </Box>
         {jobs.map((job) => (
@@ -122,14 +122,20 @@ const Piece = ({
       </Box>
       <Flex direction="column" alignItems="flex-end" justifyContent="space-between" textAlign="right">
         <Box fontFamily="heading" fontSize="18px" lineHeight="1.3">
-          {clips.length === 0 ? 'no clips yet' : clips.length === 1 ? '1 clip' : `${clips.length} clips`}
-          {drafts > 0 && <Box color="inkSoft">{drafts === 1 ? '1 draft' : `${drafts} drafts`}</Box>}
-          {waiting > 0 && <Box color="inkSoft">{waiting === 1 ? '1 mark waits' : `${waiting} marks waiting`}</Box>}
+          {clips.length === 0
+            ? SHELF_TEXT.noClipsYet
+            : clips.length === 1
+              ? SHELF_TEXT.clip
+              : SHELF_TEXT.clipCount(clips.length)}
+          {drafts > 0 && <Box color="inkSoft">{drafts === 1 ? SHELF_TEXT.draft : SHELF_TEXT.drafts(drafts)}</Box>}
+          {waiting > 0 && (
+            <Box color="inkSoft">{waiting === 1 ? SHELF_TEXT.markWaits : SHELF_TEXT.marksWaiting(waiting)}</Box>
+          )}
         </Box>
         <Flex gap="2">
-          {onEdit && <Action onClick={onEdit}>Footage sheet</Action>}
+          {onEdit && <Action onClick={onEdit}>{SHELF_TEXT.footageSheet}</Action>}
           <Action asChild tone={clips.length ? 'plain' : 'next'}>
-            <Link to={to}>{onEdit ? 'Break down' : 'Clips'}</Link>
+            <Link to={to}>{onEdit ? SHELF_TEXT.breakDown : SHELF_TEXT.clips}</Link>
           </Action>
         </Flex>
       </Flex>

@@ -73,3 +73,23 @@ export const FOOTAGE_TEXT = {
   contextHint: 'an injury, a handicap, a round begun from a position',
   consent: 'Only film people who’ve agreed to it; for minors, their guardians decide.',
 } as const;
+
+export const SHELF_TEXT = {
+  breakDownOf: (title: string | number) => `Break down ${title}`,
+  clipsOf: (title: string | number) => `Clips of ${title}`,
+  and: ' and ',
+  gi: 'gi',
+  noGi: 'no-gi',
+  logged: ', logged',
+  theCourseItTook: (name: string | number) => `The course it took for ${name}; up is better`,
+  noClipsYet: 'no clips yet',
+  clip: '1 clip',
+  clipCount: (length: string | number) => `${length} clips`,
+  draft: '1 draft',
+  drafts: (drafts: string | number) => `${drafts} drafts`,
+  markWaits: '1 mark waits',
+  marksWaiting: (waiting: string | number) => `${waiting} marks waiting`,
+  footageSheet: 'Footage sheet',
+  breakDown: 'Break down',
+  clips: 'Clips',
+} as const;

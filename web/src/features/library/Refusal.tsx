@@ -8,6 +8,7 @@ import { refusalSettled, selectRefused, type RefusedEdit } from '../replica/inde
 import { fieldName, refusalText } from './refusal.text.js';
 import { useWords } from './useLibrary.js';
 import { valueText } from './valueText.js';
+import { REFUSAL_TEXT } from './library.text.js';
 
 type Differing = { readonly field: string; readonly yours: unknown; readonly theirs: unknown };
 const differing = ({ why, edit }: RefusedEdit): readonly Differing[] =>
@@ -29,15 +30,15 @@ const FieldByField = ({ refused }: { readonly refused: RefusedEdit }): React.JSX
   return (
     <Box flex="1">
       <Box marginBottom="2">
-        <strong>Somebody else has changed the same thing in the meantime.</strong> What you see now is theirs. What
-        should stand?
+        <strong>{REFUSAL_TEXT.somebodyElseHasChanged}</strong>
+        {REFUSAL_TEXT.whatYouSeeNow}
       </Box>
       <Flex gap="6" wrap="wrap" alignItems="flex-end">
         {fields.map(({ field, yours, theirs }) => (
           <Choice
             key={field}
             label={fieldName(field)}
-            name={`stale-${field}`}
+            name={REFUSAL_TEXT.stale(field)}
             value={mine.has(field) ? 'mine' : 'theirs'}
             options={[
               ['theirs', `theirs: ${valueText(field, theirs, words)}`],
@@ -47,7 +48,7 @@ const FieldByField = ({ refused }: { readonly refused: RefusedEdit }): React.JSX
           />
         ))}
         <Action tone="next" onClick={settle}>
-          Let this stand
+          {REFUSAL_TEXT.letThisStand}
         </Action>
       </Flex>
     </Box>
@@ -68,19 +69,19 @@ const Plain = ({ refused }: { readonly refused: RefusedEdit }): React.JSX.Elemen
   return (
     <>
       <Box flex="1">
-        <strong>Not saved. </strong>
+        <strong>{REFUSAL_TEXT.notSaved}</strong>
         {refusalText(refused.why)}
-        {isStale && ' What you see now is theirs.'}
+        {isStale && REFUSAL_TEXT.whatYouSeeNowIs}
         {isFailed && said.length > 0 && (
           <Box marginTop="1">
             {said.map(([field, value]) => `${fieldName(field)}: ${valueText(field, value, words)}`).join('; ')}
           </Box>
         )}
       </Box>
-      {isStale && <Action onClick={again}>Do it all the same</Action>}
-      {isFailed && <Action onClick={again}>Try once more</Action>}
+      {isStale && <Action onClick={again}>{REFUSAL_TEXT.doItAllThe}</Action>}
+      {isFailed && <Action onClick={again}>{REFUSAL_TEXT.tryOnceMore}</Action>}
       <Action onClick={() => dispatch(refusalSettled({ editId: refused.edit.editId, instead: null }))}>
-        {isStale ? 'Keep theirs' : 'Understood'}
+        {isStale ? REFUSAL_TEXT.keepTheirs : REFUSAL_TEXT.understood}
       </Action>
     </>
   );
@@ -103,7 +104,11 @@ export const Refusal = (): React.JSX.Element | null => {
       paddingInline="4"
       paddingBlock="2"
     >
-      {all.length > 1 && <Box flexShrink="0" color="inkSoft" data-testid="refusals">{`1 of ${all.length}`}</Box>}
+      {all.length > 1 && (
+        <Box flexShrink="0" color="inkSoft" data-testid="refusals">
+          {REFUSAL_TEXT.of(all.length)}
+        </Box>
+      )}
       {differing(refused).length ? (
         <FieldByField key={refused.edit.editId} refused={refused} />
       ) : (

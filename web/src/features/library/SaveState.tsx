@@ -2,6 +2,7 @@ import { Box } from '@chakra-ui/react';
 import { useSelector } from 'react-redux';
 import { Link, useLocation } from 'react-router';
 import { selectKeptIn, selectPending, selectRefused, selectStatus } from '../replica/index.js';
+import { SAVE_STATE_TEXT } from './library.text.js';
 
 /** Says whether the server has everything. */
 export const SaveState = (): React.JSX.Element => {
@@ -41,7 +42,7 @@ export const SaveState = (): React.JSX.Element => {
           to={`/sign-in?next=${encodeURIComponent(pathname + search)}`}
           style={{ textDecoration: 'underline', fontWeight: 600 }}
         >
-          Sign in again
+          {SAVE_STATE_TEXT.signInAgain}
         </Link>
       )}
     </Box>

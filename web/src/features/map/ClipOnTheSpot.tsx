@@ -5,6 +5,7 @@ import { Link } from 'react-router';
 import { Action, CautionNote, Sentence } from '../../design/index.js';
 import { useWords, type ClipView } from '../library/index.js';
 import { FrameVideo, playsByItself, usePlayer, usePlayerState } from '../player/index.js';
+import { CLIP_ON_THE_SPOT_TEXT } from './map.text.js';
 
 const Playing = ({ view }: { readonly view: ClipView }): React.JSX.Element => {
   const { clip } = view;
@@ -19,7 +20,7 @@ const Playing = ({ view }: { readonly view: ClipView }): React.JSX.Element => {
       <Box asChild width="100%" height="100%" cursor="pointer">
         <button
           type="button"
-          aria-label={isPlaying ? 'Hold the picture' : 'Play'}
+          aria-label={isPlaying ? CLIP_ON_THE_SPOT_TEXT.holdThePicture : CLIP_ON_THE_SPOT_TEXT.play}
           onClick={() => handle.player?.toggle()}
         >
           <FrameVideo handle={handle} label={view.footage.title} />
@@ -45,11 +46,15 @@ export const ClipOnTheSpot = ({ clips }: { readonly clips: readonly ClipView[] }
       <Flex gap="2" alignItems="center" marginTop="1.5" marginBottom="2">
         {clips.length > 1 && (
           <Action onClick={() => setAt((at + 1) % clips.length)}>
-            Clip {at + 1} of {clips.length}: next
+            {CLIP_ON_THE_SPOT_TEXT.clip}
+            {at + 1}
+            {CLIP_ON_THE_SPOT_TEXT.of}
+            {clips.length}
+            {CLIP_ON_THE_SPOT_TEXT.next}
           </Action>
         )}
         <Action asChild tone="quiet">
-          <Link to={`/break-down/${view.footage.id}?clip=${view.clip.id}`}>Open it to break down</Link>
+          <Link to={`/break-down/${view.footage.id}?clip=${view.clip.id}`}>{CLIP_ON_THE_SPOT_TEXT.openItToBreak}</Link>
         </Action>
       </Flex>
       <CautionNote cautions={cautions} short />

@@ -1,5 +1,5 @@
 import type { MapLayout } from '@odograph/core';
-import { MAP_TEXT as T } from './map.text.js';
+import { MAP_TEXT as T, MAP_AXES_TEXT } from './map.text.js';
 import { AXIS } from './sizes.js';
 
 type Props = { readonly layout: MapLayout; readonly yOf: (height: number) => number };
@@ -64,7 +64,7 @@ export const Columns = ({ layout, yOf, height }: Props & { readonly height: numb
           fontSize="16"
           fill="var(--od-inkSoft)"
         >
-          {column.family === 'reset' ? 'restart' : column.family}
+          {column.family === 'reset' ? MAP_AXES_TEXT.restart : column.family}
         </text>
       </g>
     ))}

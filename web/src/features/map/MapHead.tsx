@@ -1,7 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { Choice, Heading } from '../../design/index.js';
 import type { MapPicture } from '../../workers/map.protocol.js';
-import { MAP_TEXT as T } from './map.text.js';
+import { MAP_TEXT as T, MAP_HEAD_TEXT } from './map.text.js';
 import { OnlyPicked } from './PickedSwitch.js';
 import { ViewSentence } from './ViewSentence.js';
 
@@ -27,12 +27,15 @@ export const MapHead = ({
     <Flex alignItems="baseline" wrap="wrap" columnGap="5" paddingInline="4" minHeight="38px" flexShrink="0">
       <Heading>{T.title}</Heading>
       <Box color="inkSoft" data-testid="map-totals">
-        {totals.attempts} attempts on {lines.length} lines
+        {totals.attempts}
+        {MAP_HEAD_TEXT.attemptsOn}
+        {lines.length}
+        {MAP_HEAD_TEXT.lines}
         {totals.picked > 0 && T.picked(totals.picked)}
-        {totals.shown > 0 && `, ${totals.shown} shown`}
+        {totals.shown > 0 && MAP_HEAD_TEXT.shown(totals.shown)}
         {totals.proposed > 0 && T.proposed(totals.proposed)}
         {totals.drafts > 0 && T.drafts(totals.drafts)}
-        {totals.unplaced > 0 && `, ${totals.unplaced} unplaced`}
+        {totals.unplaced > 0 && MAP_HEAD_TEXT.unplaced(totals.unplaced)}
       </Box>
       <Box flex="1" display={{ base: 'none', md: 'block' }} />
       {isWhole && !isTable && places && (

@@ -3,6 +3,7 @@ import { evidenceText } from '../../design/index.js';
 import type { MapLine } from '../../workers/map.protocol.js';
 import type { Curve, Point } from './curves.js';
 import { longText, shortText } from './lineText.js';
+import { MAP_LINES_TEXT } from './map.text.js';
 
 type Props = {
   readonly lines: readonly MapLine[];
@@ -99,9 +100,9 @@ export const LineTexts = ({
         >
           {isLong && (
             <text x={at.x} y={at.y - 3} fontWeight="600">
-              {line.side === 'their' && 'them: '}
+              {line.side === 'their' && MAP_LINES_TEXT.them}
               {words.name('action', line.action)}
-              {line.bait && ' (bait)'}
+              {line.bait && MAP_LINES_TEXT.bait}
             </text>
           )}
           <text x={at.x} y={at.y + (isLong ? 11 : 5)}>

@@ -4,7 +4,7 @@ import { useMemo, useState } from 'react';
 import { IntervalBand } from '../../design/index.js';
 import { useWords } from '../library/index.js';
 import type { MapLine } from '../../workers/map.protocol.js';
-import { MAP_TEXT as T } from './map.text.js';
+import { MAP_TEXT as T, MAP_TABLE_TEXT } from './map.text.js';
 
 const SHOWN = 200;
 const ORDERS = {
@@ -99,9 +99,9 @@ export const MapTable = ({
                   color={line.side === 'their' ? 'them' : 'ink'}
                 >
                   <button type="button" onClick={() => onLine(line)}>
-                    {line.side === 'their' && 'them: '}
+                    {line.side === 'their' && MAP_TABLE_TEXT.them}
                     {words.name('action', line.action)}
-                    {line.bait && ' (bait)'}
+                    {line.bait && MAP_TABLE_TEXT.bait}
                   </button>
                 </Box>
               </td>

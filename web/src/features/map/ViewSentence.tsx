@@ -5,7 +5,7 @@ import { Action, Picked, Ruled } from '../../design/index.js';
 import { useLibrary } from '../library/index.js';
 import type { MapState } from './map.listener.js';
 import { viewChosen } from './map.slice.js';
-import { MAP_TEXT as T } from './map.text.js';
+import { MAP_TEXT as T, VIEW_SENTENCE_TEXT } from './map.text.js';
 import { PickedSwitch } from './PickedSwitch.js';
 
 const SETTINGS = ['competition', 'training', 'demonstration'] as const;
@@ -85,8 +85,8 @@ export const ViewSentence = (): React.JSX.Element => {
         onChange={(e) => set({ gi: e.target.value ? e.target.value === 'gi' : undefined })}
       >
         <option value="">{T.anyClothing}</option>
-        <option>gi</option>
-        <option>no-gi</option>
+        <option>{VIEW_SENTENCE_TEXT.gi}</option>
+        <option>{VIEW_SENTENCE_TEXT.noGi}</option>
       </Picked>
       {T.from_}
       <Ruled

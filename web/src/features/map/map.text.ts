@@ -62,3 +62,47 @@ export const MAP_TEXT = {
   axisWorse: 'worse ↓',
   stake: 'much at stake: good and bad ends are both near',
 } as const;
+
+export const CLIP_ON_THE_SPOT_TEXT = {
+  holdThePicture: 'Hold the picture',
+  play: 'Play',
+  clip: 'Clip ',
+  of: ' of ',
+  next: ': next',
+  openItToBreak: 'Open it to break down',
+} as const;
+
+export const MAP_AXES_TEXT = {
+  restart: 'restart',
+} as const;
+
+export const MAP_HEAD_TEXT = {
+  attemptsOn: ' attempts on ',
+  lines: ' lines',
+  shown: (shown: string | number) => `, ${shown} shown`,
+  unplaced: (unplaced: string | number) => `, ${unplaced} unplaced`,
+} as const;
+
+export const MAP_LINES_TEXT = {
+  them: 'them: ',
+  bait: ' (bait)',
+} as const;
+
+export const MAP_TABLE_TEXT = {
+  them: 'them: ',
+  bait: ' (bait)',
+} as const;
+
+export const PLACE_SHEET_TEXT = {
+  them: 'them: ',
+  bait: ' (bait)',
+  to: ' to ',
+  from: ' from ',
+  height: 'height ',
+  of: ' of 5',
+} as const;
+
+export const VIEW_SENTENCE_TEXT = {
+  gi: 'gi',
+  noGi: 'no-gi',
+} as const;

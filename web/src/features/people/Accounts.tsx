@@ -7,7 +7,7 @@ import { Action, Labelled, Picked, Ruled, Subheading } from '../../design/index.
 import { useLeaveMutation } from '../accounts/index.js';
 import { failureText } from '../library/index.js';
 import { useMeQuery } from '../server/index.js';
-import { PEOPLE_TEXT as T, ROLE_TEXT } from './people.text.js';
+import { PEOPLE_TEXT as T, ROLE_TEXT, ACCOUNTS_TEXT } from './people.text.js';
 import {
   useChangeRoleMutation,
   useInviteMutation,
@@ -109,12 +109,14 @@ const MemberRow = ({
             </Box>
           )}
           <Box color="inkSoft" fontSize="14px">
-            {member.email}, since {day(member.since)}
+            {member.email}
+            {ACCOUNTS_TEXT.since}
+            {day(member.since)}
           </Box>
         </Box>
         {mayChange ? (
           <RolePicked
-            label={`Role of ${member.name}`}
+            label={ACCOUNTS_TEXT.roleOf(member.name)}
             value={member.role}
             onChange={(role) => void changeRole({ accountId: member.accountId, role })}
           />

@@ -5,7 +5,7 @@ import { v7 as newId } from 'uuid';
 import { Action, Choice, Counted, FormActions, Labelled, Picked, Ruled, Subheading } from '../../design/index.js';
 import { useLibrary } from '../library/index.js';
 import { useEdit } from '../replica/index.js';
-import { AUDIENCE_TEXT, PEOPLE_TEXT as T } from './people.text.js';
+import { AUDIENCE_TEXT, PEOPLE_TEXT as T, PERSONS_TEXT } from './people.text.js';
 import { usePeopleQuery } from './people.api.js';
 
 type Fields = Omit<Person, 'id' | 'version'>;
@@ -227,10 +227,14 @@ export const Persons = (): React.JSX.Element => {
                 <Box color="inkSoft">{consent(person)}</Box>
               </Box>
               <Box color="inkSoft" fontSize="14px">
-                {pieces === 0 ? 'no footage' : pieces === 1 ? '1 piece' : `${pieces} pieces`}
+                {pieces === 0
+                  ? PERSONS_TEXT.noFootage
+                  : pieces === 1
+                    ? PERSONS_TEXT.piece
+                    : PERSONS_TEXT.pieces(pieces)}
               </Box>
-              <Action onClick={() => setOpen(person.id)} aria-label={`Change ${person.name}`}>
-                Change
+              <Action onClick={() => setOpen(person.id)} aria-label={PERSONS_TEXT.changeOf(person.name)}>
+                {PERSONS_TEXT.change}
               </Action>
             </Box>
           );

@@ -3,7 +3,7 @@ import { useNavigate } from 'react-router';
 import { Action, Heading } from '../../design/index.js';
 import { useLeaveMutation } from '../accounts/index.js';
 import { failureText, useRole } from '../library/index.js';
-import { PEOPLE_TEXT as T } from './people.text.js';
+import { PEOPLE_TEXT as T, SESSIONS_TEXT } from './people.text.js';
 import { useEndSessionMutation, useSessionsQuery } from './people.api.js';
 
 /** What a browser calls itself, in two words where they are known. */
@@ -41,7 +41,10 @@ export const Sessions = (): React.JSX.Element => {
             <Box flex="1">
               {agentText(session.agent)}
               <Box color="inkSoft" fontSize="14px">
-                since {when(session.since)}, last seen {when(session.lastSeenAt)}
+                {SESSIONS_TEXT.since}
+                {when(session.since)}
+                {SESSIONS_TEXT.lastSeen}
+                {when(session.lastSeenAt)}
               </Box>
             </Box>
             {session.isThis ? (

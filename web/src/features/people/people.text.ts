@@ -72,3 +72,25 @@ export const LETTER_WHY_TEXT: Record<NonNullable<Letter['why']>, string> = {
   slow: 'the mail server didn’t answer in time',
   'cut off': 'the connection dropped',
 };
+
+export const ACCOUNTS_TEXT = {
+  since: ', since ',
+  roleOf: (name: string | number) => `Role of ${name}`,
+} as const;
+
+export const PEOPLE_SAYS = {
+  people: 'People',
+} as const;
+
+export const PERSONS_TEXT = {
+  noFootage: 'no footage',
+  piece: '1 piece',
+  pieces: (pieces: string | number) => `${pieces} pieces`,
+  changeOf: (name: string | number) => `Change ${name}`,
+  change: 'Change',
+} as const;
+
+export const SESSIONS_TEXT = {
+  since: 'since ',
+  lastSeen: ', last seen ',
+} as const;

@@ -3,6 +3,7 @@ import { timecode } from '@odograph/core';
 import { Mono, faultText } from '../../design/index.js';
 import type { PlayerState } from './FramePlayer.js';
 import { usePlayerState, type PlayerHandle } from './usePlayer.js';
+import { FRAME_VIDEO_TEXT } from './player.text.js';
 
 /** The picture with its time in a corner. `m:ss.ff` and the frame of the file stand at the lower right, off until something is loaded. */
 export const FrameVideo = ({
@@ -41,11 +42,8 @@ export const FrameVideo = ({
     >
       {src === undefined ? (
         <Box role={fault ? 'alert' : 'status'} color="#efebdf" padding="8">
-          {medium === undefined && fault && `It can’t be stepped through. ${faultText(fault)}`}
-          {table &&
-            medium === undefined &&
-            !fault &&
-            'It’s being made ready for stepping; the first minute shows here as soon as that’s done.'}
+          {medium === undefined && fault && FRAME_VIDEO_TEXT.itCantBeStepped(faultText(fault))}
+          {table && medium === undefined && !fault && FRAME_VIDEO_TEXT.itsBeingMadeReady}
         </Box>
       ) : (
         <video
@@ -92,7 +90,7 @@ export const FrameVideo = ({
           color="#efebdf"
           background="rgba(12, 14, 12, 0.72)"
         >
-          {`Ready up to ${timecode(table, readyFrames - 1)}; the rest is on its way.`}
+          {FRAME_VIDEO_TEXT.readyUpToThe(timecode(table, readyFrames - 1))}
         </Box>
       )}
       {table && (
@@ -113,7 +111,7 @@ export const FrameVideo = ({
           )}
           {isMirrored && (
             <Box as="span" fontFamily="heading" marginRight="3">
-              turned over
+              {FRAME_VIDEO_TEXT.turnedOver}
             </Box>
           )}
           {says && (
@@ -122,7 +120,9 @@ export const FrameVideo = ({
             </Box>
           )}
           <span data-testid="timecode">{timecode(table, state.frame)}</span>
-          <Box as="span" color="#b0ad9d" fontSize="13px">{`  frame ${state.frame}`}</Box>
+          <Box as="span" color="#b0ad9d" fontSize="13px">
+            {FRAME_VIDEO_TEXT.frame(state.frame)}
+          </Box>
         </Mono>
       )}
     </Box>

@@ -23,7 +23,7 @@ import { clipOfShown } from './clipOfShown.js';
 import type { ShownStep } from './keptRoute.js';
 import { KeptText } from './KeptText.js';
 import { RouteProfile } from './RouteProfile.js';
-import { ROUTES_TEXT as T } from './routes.text.js';
+import { ROUTES_TEXT as T, KEPT_ROUTE_TEXT } from './routes.text.js';
 import { useKeptRoute } from './useKeptRoute.js';
 
 const clipText = (view: ClipView): string => {
@@ -70,7 +70,10 @@ const Step = ({
           {nth + 1}. {words.name('action', line.action)}
         </Subheading>
         <Box color="inkSoft" fontSize="14px">
-          from {placeName(line.from, words)} to {placeName(line.to, words)}
+          {KEPT_ROUTE_TEXT.from}
+          {placeName(line.from, words)}
+          {KEPT_ROUTE_TEXT.to}
+          {placeName(line.to, words)}
         </Box>
         <Box fontSize="14px" marginTop="1">
           {line.attemptIds.length ? evidenceText(line) : T.notOnMap}
@@ -184,7 +187,11 @@ export const KeptRoute = (): React.JSX.Element => {
           )}
           <Box color="inkSoft" fontSize="14px">
             {route.steps[0] && last
-              ? `${placeName(route.steps[0].from, words)} to ${placeName(last.to, words)}, ${T.steps(route.steps.length)}`
+              ? KEPT_ROUTE_TEXT.title(
+                  placeName(route.steps[0].from, words),
+                  placeName(last.to, words),
+                  T.steps(route.steps.length),
+                )
               : ''}
           </Box>
         </Box>

@@ -5,7 +5,7 @@ import type { MapPicture } from '../../workers/map.protocol.js';
 import { Action, Subheading } from '../../design/index.js';
 import { useLibrary, useMayWrite } from '../library/index.js';
 import { shownRoute } from './keptRoute.js';
-import { ROUTES_TEXT as T } from './routes.text.js';
+import { ROUTES_TEXT as T, KEPT_ROUTES_TEXT } from './routes.text.js';
 import { RouteSpark } from './RouteSpark.js';
 
 /** The routes that are kept, each with the line it climbs. */
@@ -44,7 +44,7 @@ export const KeptRoutes = ({ picture }: { readonly picture: MapPicture | null })
               </Box>
               {picture && <RouteSpark route={shownRoute(route, picture)} picture={picture} />}
               <Action asChild>
-                <Link to={`/routes/play?kept=${route.id}`} aria-label={`Play ${route.name}`}>
+                <Link to={`/routes/play?kept=${route.id}`} aria-label={KEPT_ROUTES_TEXT.play(route.name)}>
                   <Play size={15} aria-hidden />
                   {T.play}
                 </Link>

@@ -11,7 +11,7 @@ import { OnlyPicked, ViewSentence, type MapState } from '../map/index.js';
 import type { MapPicture, MapRoute } from '../../workers/map.protocol.js';
 import { KeepRoute } from './KeepRoute.js';
 import { KeptRoutes } from './KeptRoutes.js';
-import { ROUTES_TEXT as T } from './routes.text.js';
+import { ROUTES_TEXT as T, ROUTE_FINDER_TEXT } from './routes.text.js';
 import { RouteProfile } from './RouteProfile.js';
 import { ANY, goalName, useRoutes } from './useRoutes.js';
 
@@ -38,23 +38,30 @@ const RouteCard = ({
   return (
     <Box as="li" paddingBlock="5" borderBottomWidth="1px" data-testid="route">
       <Flex alignItems="baseline" gap="5" marginBottom="2">
-        <Subheading fontSize="22px">{['Best', 'Second', 'Third'][nth] ?? `Number ${nth + 1}`}</Subheading>
+        <Subheading fontSize="22px">{['Best', 'Second', 'Third'][nth] ?? ROUTE_FINDER_TEXT.number(nth + 1)}</Subheading>
         <Box color="inkSoft">
-          {route.steps.length === 1 ? '1 step' : `${route.steps.length} steps`},{' '}
-          {changes === 0 ? 'no grip change recorded' : changes === 1 ? '1 grip change' : `${changes} grip changes`};
-          every step led to the next{' '}
+          {route.steps.length === 1 ? ROUTE_FINDER_TEXT.step : ROUTE_FINDER_TEXT.steps(route.steps.length)},{' '}
+          {changes === 0
+            ? ROUTE_FINDER_TEXT.noGripChangeRecorded
+            : changes === 1
+              ? ROUTE_FINDER_TEXT.gripChange
+              : ROUTE_FINDER_TEXT.gripChanges(changes)}
+          {ROUTE_FINDER_TEXT.everyStepLedTo}{' '}
           <Box as="span" color="ink">
             {percent(route.chance)}
           </Box>{' '}
-          of the time in what was seen, and by what is known {percent(route.low)} to {percent(route.high)}; cost{' '}
-          {route.cost.toFixed(2)}
+          {ROUTE_FINDER_TEXT.ofTheTimeIn}
+          {percent(route.low)}
+          {ROUTE_FINDER_TEXT.between}
+          {percent(route.high)}
+          {ROUTE_FINDER_TEXT.cost} {route.cost.toFixed(2)}
         </Box>
         <Box flex="1" />
         {mayWrite && <KeepRoute route={route} suggested={suggested} />}
         <Action asChild tone="next">
           <Link to={play}>
             <Play size={15} aria-hidden />
-            Play it
+            {ROUTE_FINDER_TEXT.playIt}
           </Link>
         </Action>
       </Flex>
@@ -102,14 +109,14 @@ export const RouteFinder = (): React.JSX.Element => {
       <Subheading fontSize="22px" marginBottom="1">
         {T.find}
       </Subheading>
-      <Box as="section" aria-label="Which route" fontSize="20px" lineHeight="1.6" marginBottom="3">
+      <Box as="section" aria-label={ROUTE_FINDER_TEXT.whichRoute} fontSize="20px" lineHeight="1.6" marginBottom="3">
         <Box as="span" color="inkSoft">
-          The best ways from{' '}
+          {ROUTE_FINDER_TEXT.theBestWaysFrom}{' '}
         </Box>
         <Box as="span" fontWeight="600">
           <WordField
-            label="From"
-            placeholder="which place"
+            label={ROUTE_FINDER_TEXT.from}
+            placeholder={ROUTE_FINDER_TEXT.whichPlace}
             said={from && placeName(from, words)}
             find={find.from}
             onPick={(value) => set({ from: value })}
@@ -117,12 +124,12 @@ export const RouteFinder = (): React.JSX.Element => {
         </Box>
         <Box as="span" color="inkSoft">
           {' '}
-          to{' '}
+          {ROUTE_FINDER_TEXT.to}{' '}
         </Box>
         <Box as="span" fontWeight="600">
           <WordField
-            label="To"
-            placeholder="which place, or any submission"
+            label={ROUTE_FINDER_TEXT.toLabel}
+            placeholder={ROUTE_FINDER_TEXT.whichPlaceOrAny}
             said={to && goalName(to, words)}
             find={find.to}
             onPick={(value) => set({ to: value })}
@@ -132,20 +139,22 @@ export const RouteFinder = (): React.JSX.Element => {
       <ViewSentence />
       {picture && <OnlyPicked totals={picture.totals} />}
       <Box ref={ref} marginTop="4">
-        {failed && <Box role="alert">The routes could not be computed. Load the page again; nothing is lost.</Box>}
+        {failed && <Box role="alert">{ROUTE_FINDER_TEXT.theRoutesCouldNot}</Box>}
         {!picture ? (
           <Box role={mapFailed ? 'alert' : 'status'} maxWidth="620px">
             {mapFailed ? T.noMap : T.computing}
           </Box>
         ) : !from || !to ? (
           <Box color="inkSoft" maxWidth="620px">
-            Say where it starts and where it should lead. A route is made of lines of the map that have worked at least
-            once; least risk first, then the fewest changes of grip.
+            {ROUTE_FINDER_TEXT.sayWhereItStarts}
           </Box>
         ) : routes?.length === 0 ? (
           <Box role="status" maxWidth="620px">
-            No route: nothing that was seen to work leads from {placeName(from, words)} to {goalName(to, words)}.
-            Drafts, demonstrations and highlights-only footage make no route.
+            {ROUTE_FINDER_TEXT.noRouteNothingThat}
+            {placeName(from, words)}
+            {ROUTE_FINDER_TEXT.between}
+            {goalName(to, words)}
+            {ROUTE_FINDER_TEXT.draftsDemonstrationsAndHighlights}
           </Box>
         ) : (
           <Box as="ul" listStyleType="none" borderTopWidth="1px">

@@ -17,7 +17,7 @@ import { FrameVideo, playsByItself, usePlayer } from '../player/index.js';
 import { clipOfShown } from './clipOfShown.js';
 import type { ShownStep } from './keptRoute.js';
 import { RouteProfile } from './RouteProfile.js';
-import { ROUTES_TEXT as T } from './routes.text.js';
+import { ROUTES_TEXT as T, ROUTE_PLAYER_TEXT } from './routes.text.js';
 import { useRouteInHand } from './useRouteInHand.js';
 
 const Screen = ({ view }: { readonly view: ClipView }): React.JSX.Element => {
@@ -55,13 +55,19 @@ const StepSheet = ({
   return (
     <Box>
       <Mono fontSize="14px" color="inkSoft" data-testid="step">
-        step {nth + 1} of {of}
+        {ROUTE_PLAYER_TEXT.step}
+        {nth + 1}
+        {ROUTE_PLAYER_TEXT.of}
+        {of}
       </Mono>
       <Heading fontSize="32px" marginBottom="1">
         {words.name('action', line.action)}
       </Heading>
       <Box color="inkSoft" marginBottom="3">
-        from {placeName(line.from, words)} to {placeName(line.to, words)}
+        {ROUTE_PLAYER_TEXT.from}
+        {placeName(line.from, words)}
+        {ROUTE_PLAYER_TEXT.to}
+        {placeName(line.to, words)}
       </Box>
       {kept?.cue && (
         <Box fontFamily="heading" fontSize="26px" lineHeight="1.2" color="inHand" marginBottom="3" data-testid="cue">
@@ -79,7 +85,8 @@ const StepSheet = ({
       <IntervalBand interval={line.interval} width={140} />
       {nth > 0 && gripChanges > 0 && (
         <Box fontSize="14px" marginTop="2">
-          {gripChanges === 1 ? 'One grip changes' : `${gripChanges} grips change`} before this step.
+          {gripChanges === 1 ? ROUTE_PLAYER_TEXT.oneGripChanges : ROUTE_PLAYER_TEXT.gripsChange(gripChanges)}
+          {ROUTE_PLAYER_TEXT.beforeThisStep}
         </Box>
       )}
       {view && (
@@ -135,16 +142,16 @@ export const RoutePlayer = (): React.JSX.Element => {
   if (isLooking)
     return (
       <Box role="status" padding="8">
-        Looking for the route …
+        {ROUTE_PLAYER_TEXT.lookingForTheRoute}
       </Box>
     );
   const here = route?.steps[at];
   if (!route || !here || !picture)
     return (
       <Box padding="8">
-        <Box marginBottom="4">This route is no longer there: the clips it stood on have changed.</Box>
+        <Box marginBottom="4">{ROUTE_PLAYER_TEXT.thisRouteIsNo}</Box>
         <Action asChild>
-          <Link to={back}>Back to the routes</Link>
+          <Link to={back}>{ROUTE_PLAYER_TEXT.backToTheRoutes}</Link>
         </Action>
       </Box>
     );
@@ -172,28 +179,30 @@ export const RoutePlayer = (): React.JSX.Element => {
               role="status"
               data-testid="route-over"
             >
-              <Heading>That was the whole route.</Heading>
+              <Heading>{ROUTE_PLAYER_TEXT.thatWasTheWhole}</Heading>
               <Flex gap="3">
                 <Action tone="next" onClick={() => go(0)}>
-                  From the beginning
+                  {ROUTE_PLAYER_TEXT.fromTheBeginning}
                 </Action>
                 <Action asChild>
-                  <Link to={back}>Back to the routes</Link>
+                  <Link to={back}>{ROUTE_PLAYER_TEXT.backToTheRoutes}</Link>
                 </Action>
               </Flex>
             </Flex>
           )}
         </Box>
         <Flex width="400px" flexShrink="0" direction="column" borderLeftWidth="1px">
-          <Box as="section" aria-label="The step" tabIndex={0} flex="1" overflowY="auto" padding="5">
+          <Box as="section" aria-label={ROUTE_PLAYER_TEXT.theStep} tabIndex={0} flex="1" overflowY="auto" padding="5">
             <StepSheet step={here} view={view} nth={at} of={count} />
           </Box>
           <Flex gap="2" padding="4" borderTopWidth="1px">
             <Action onClick={() => go(isOver ? at : at - 1)} disabled={at === 0 && !isOver}>
-              ← Before
+              {ROUTE_PLAYER_TEXT.before}
             </Action>
             <Action tone="next" flex="1" justifyContent="center" onClick={() => go(at + 1)} disabled={isOver}>
-              {at + 1 < count ? `Go on to ${words.name('action', route.steps[at + 1]!.line.action)} →` : 'To the end →'}
+              {at + 1 < count
+                ? `Go on to ${words.name('action', route.steps[at + 1]!.line.action)} →`
+                : ROUTE_PLAYER_TEXT.toTheEnd}
             </Action>
           </Flex>
         </Flex>
@@ -202,7 +211,7 @@ export const RoutePlayer = (): React.JSX.Element => {
         <Flex justifyContent="space-between" color="inkSoft" fontSize="14px">
           <span>{name}</span>
           <Link to={back} style={{ textDecoration: 'underline' }}>
-            Back to the routes
+            {ROUTE_PLAYER_TEXT.backToTheRoutes}
           </Link>
         </Flex>
         <RouteProfile

@@ -2,6 +2,7 @@ import { placeName, readPlace, splitLabel, type PlaceId } from '@odograph/core';
 import { useWords } from '../library/index.js';
 import type { ShownRoute } from './keptRoute.js';
 import type { MapPicture } from '../../workers/map.protocol.js';
+import { ROUTE_PROFILE_TEXT } from './routes.text.js';
 
 type Props = {
   readonly route: ShownRoute;
@@ -34,7 +35,7 @@ export const RouteProfile = ({ route, picture, width, height, step, onStep }: Pr
       width={width}
       height={height}
       role="group"
-      aria-label="Profile of the route; up is better"
+      aria-label={ROUTE_PROFILE_TEXT.profileOfTheRoute}
       style={{ display: 'block', fontFamily: "'Barlow Condensed', sans-serif" }}
     >
       {[5, 0, lowest].map((h) => (
@@ -47,10 +48,10 @@ export const RouteProfile = ({ route, picture, width, height, step, onStep }: Pr
       ))}
       <g fontSize="13" fill="var(--od-inkSoft)">
         <text x="0" y={y(5) + 10}>
-          better ↑
+          {ROUTE_PROFILE_TEXT.better}
         </text>
         <text x="0" y={y(lowest) - 3}>
-          worse ↓
+          {ROUTE_PROFILE_TEXT.worse}
         </text>
       </g>
       {route.steps.map(({ line }, i) => {

@@ -1,5 +1,6 @@
 import type { MapPicture } from '../../workers/map.protocol.js';
 import type { ShownRoute } from './keptRoute.js';
+import { ROUTE_SPARK_TEXT } from './routes.text.js';
 
 const WIDTH = 220;
 const HEIGHT = 40;
@@ -17,7 +18,13 @@ export const RouteSpark = ({
   const y = (h: number): number => 4 + ((5 - h) / 10) * (HEIGHT - 8);
   const points = places.map((p, i) => [x(i), y(picture.heights[p]?.height ?? (p.startsWith('won:') ? 5 : 0))] as const);
   return (
-    <svg width={WIDTH} height={HEIGHT} role="img" aria-label="What it climbs; up is better" style={{ flexShrink: 0 }}>
+    <svg
+      width={WIDTH}
+      height={HEIGHT}
+      role="img"
+      aria-label={ROUTE_SPARK_TEXT.whatItClimbsUp}
+      style={{ flexShrink: 0 }}
+    >
       <path d={`M0 ${y(0)}H${WIDTH}`} stroke="var(--od-hairline)" />
       <path
         d={points.map(([px, py], i) => `${i ? 'L' : 'M'}${px.toFixed(1)} ${py.toFixed(1)}`).join('')}

@@ -31,3 +31,68 @@ export const ROUTES_TEXT = {
   noMap: 'The map couldn’t be worked out, so no route can be found yet. It’s tried again every few seconds.',
   changesBefore: (n: number): string => (n === 1 ? 'One grip changes before it.' : `${n} grips change before it.`),
 } as const;
+
+export const KEPT_ROUTE_TEXT = {
+  from: 'from ',
+  to: ' to ',
+  title: (placeName: string | number, placeName2: string | number, steps: string | number) =>
+    `${placeName} to ${placeName2}, ${steps}`,
+} as const;
+
+export const KEPT_ROUTES_TEXT = {
+  play: (name: string | number) => `Play ${name}`,
+} as const;
+
+export const ROUTE_FINDER_TEXT = {
+  number: (x: string | number) => `Number ${x}`,
+  step: '1 step',
+  steps: (length: string | number) => `${length} steps`,
+  noGripChangeRecorded: 'no grip change recorded',
+  gripChange: '1 grip change',
+  gripChanges: (changes: string | number) => `${changes} grip changes`,
+  everyStepLedTo: '; every step led to the next',
+  ofTheTimeIn: 'of the time in what was seen, and by what is known ',
+  between: ' to ',
+  cost: '; cost',
+  playIt: 'Play it',
+  whichRoute: 'Which route',
+  theBestWaysFrom: 'The best ways from',
+  from: 'From',
+  whichPlace: 'which place',
+  to: 'to',
+  toLabel: 'To',
+  whichPlaceOrAny: 'which place, or any submission',
+  theRoutesCouldNot: 'The routes could not be computed. Load the page again; nothing is lost.',
+  sayWhereItStarts:
+    'Say where it starts and where it should lead. A route is made of lines of the map that have worked at least once; least risk first, then the fewest changes of grip.',
+  noRouteNothingThat: 'No route: nothing that was seen to work leads from ',
+  draftsDemonstrationsAndHighlights: '. Drafts, demonstrations and highlights-only footage make no route.',
+} as const;
+
+export const ROUTE_PLAYER_TEXT = {
+  step: 'step ',
+  of: ' of ',
+  from: 'from ',
+  to: ' to ',
+  oneGripChanges: 'One grip changes',
+  gripsChange: (gripChanges: string | number) => `${gripChanges} grips change`,
+  beforeThisStep: ' before this step.',
+  lookingForTheRoute: 'Looking for the route …',
+  thisRouteIsNo: 'This route is no longer there: the clips it stood on have changed.',
+  backToTheRoutes: 'Back to the routes',
+  thatWasTheWhole: 'That was the whole route.',
+  fromTheBeginning: 'From the beginning',
+  theStep: 'The step',
+  before: '← Before',
+  toTheEnd: 'To the end →',
+} as const;
+
+export const ROUTE_PROFILE_TEXT = {
+  profileOfTheRoute: 'Profile of the route; up is better',
+  better: 'better ↑',
+  worse: 'worse ↓',
+} as const;
+
+export const ROUTE_SPARK_TEXT = {
+  whatItClimbsUp: 'What it climbs; up is better',
+} as const;

@@ -3,7 +3,7 @@ import { LANGUAGES, type Language, type OwnAlias } from '@odograph/core';
 import { Plus, X } from 'lucide-react';
 import { Action, Picked, Ruled } from '../../design/index.js';
 import { ScopePicked } from './ScopePicked.js';
-import { LANGUAGE_NAMES, WORDS_TEXT as T } from './words.text.js';
+import { LANGUAGE_NAMES, WORDS_TEXT as T, ALIAS_FIELDS_TEXT } from './words.text.js';
 
 /** The other names of a word: those shipped, and the academy's own with for whom and in which language each holds. */
 export const AliasFields = ({
@@ -44,7 +44,7 @@ export const AliasFields = ({
             {T.forWhom}
           </Box>
           <ScopePicked
-            label={`${T.forWhom} whom ${a.alias} holds`}
+            label={ALIAS_FIELDS_TEXT.whomHolds(T.forWhom, a.alias)}
             scope={a.scope}
             onChange={(scope) => change(a.id, { scope })}
           />
@@ -64,7 +64,7 @@ export const AliasFields = ({
           <Action
             type="button"
             tone="quiet"
-            aria-label={`Take ${a.alias} away`}
+            aria-label={ALIAS_FIELDS_TEXT.takeAway(a.alias)}
             onClick={() => onChange(aliases.filter((b) => b.id !== a.id))}
           >
             <X size={15} aria-hidden />
@@ -84,7 +84,7 @@ export const AliasFields = ({
             onAdd();
           }}
         />
-        <Action type="button" disabled={!typed.trim()} onClick={onAdd} aria-label="Add this name">
+        <Action type="button" disabled={!typed.trim()} onClick={onAdd} aria-label={ALIAS_FIELDS_TEXT.addThisName}>
           <Plus size={15} aria-hidden />
         </Action>
       </Flex>

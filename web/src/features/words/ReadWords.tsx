@@ -6,7 +6,7 @@ import { Action } from '../../design/index.js';
 import { useLibrary } from '../library/index.js';
 import { useEdit } from '../replica/index.js';
 import { EVERYBODY, draftOf, wordEditOf } from './draft.js';
-import { KIND_ONE, LINE_WHY, WORDS_TEXT as T } from './words.text.js';
+import { KIND_ONE, LINE_WHY, WORDS_TEXT as T, READ_WORDS_TEXT } from './words.text.js';
 
 type Taken = Exclude<WordLine, { does: 'known' | 'nothing' }>;
 
@@ -122,7 +122,7 @@ export const ReadWords = ({
         </Action>
         <Action onClick={onDone}>{T.cancel}</Action>
       </Flex>
-      <Box maxHeight="320px" overflowY="auto" tabIndex={0} role="group" aria-label="What each line would do">
+      <Box maxHeight="320px" overflowY="auto" tabIndex={0} role="group" aria-label={READ_WORDS_TEXT.whatEachLineWould}>
         <Box
           as="table"
           width="100%"
@@ -131,10 +131,10 @@ export const ReadWords = ({
         >
           <thead>
             <tr>
-              <th>Line</th>
-              <th>Word</th>
-              <th>Other name</th>
-              <th>What it does</th>
+              <th>{READ_WORDS_TEXT.line}</th>
+              <th>{READ_WORDS_TEXT.word}</th>
+              <th>{READ_WORDS_TEXT.otherName}</th>
+              <th>{READ_WORDS_TEXT.whatItDoes}</th>
             </tr>
           </thead>
           <tbody>

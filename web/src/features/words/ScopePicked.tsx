@@ -3,7 +3,7 @@ import { Picked } from '../../design/index.js';
 import { useLibrary } from '../library/index.js';
 import { useMeQuery } from '../server/index.js';
 import { EVERYBODY } from './draft.js';
-import { WORDS_TEXT as T } from './words.text.js';
+import { WORDS_TEXT as T, SCOPE_PICKED_TEXT } from './words.text.js';
 
 /** For whom a word or a name holds. */
 export const ScopePicked = ({
@@ -39,7 +39,7 @@ export const ScopePicked = ({
     >
       <option value="academy">{T.everybody}</option>
       {me && <option value={`coach ${me.account.id}`}>{T.onlyMe}</option>}
-      {isOther && <option value={value}>another coach</option>}
+      {isOther && <option value={value}>{SCOPE_PICKED_TEXT.anotherCoach}</option>}
       {footage.map((f) => (
         <option key={f.id} value={`footage ${f.id}`}>
           {f.title}

@@ -23,7 +23,7 @@ import { ReadWords } from './ReadWords.js';
 import { WordForm } from './WordForm.js';
 import { WordRow } from './WordRow.js';
 import { SHOWN_LANGUAGES, useShownLanguage } from './shownLanguage.js';
-import { KIND_NAMES, KIND_ONE, LANGUAGE_NAMES, WORDS_TEXT as T, scopeText } from './words.text.js';
+import { KIND_NAMES, KIND_ONE, LANGUAGE_NAMES, WORDS_TEXT as T, scopeText, WORD_LIST_TEXT } from './words.text.js';
 
 const markOf = (word: Word, change: WordChange | undefined, nameOf: (scope: Scope) => string | undefined): string => {
   const ships = shippedName(word.kind, word.key);
@@ -110,7 +110,7 @@ export const WordList = (): React.JSX.Element | null => {
       {list !== null && <ReadWords key={list} text={list} words={words} onDone={() => setList(null)} />}
       <Flex gap="6" alignItems="flex-end" marginBottom="3">
         <Choice
-          label="Kind"
+          label={WORD_LIST_TEXT.kind}
           name="kind"
           value={kind}
           options={WORD_KINDS.map((k) => [k, KIND_NAMES[k]] as const)}

@@ -2,7 +2,7 @@ import { Box } from '@chakra-ui/react';
 import type { Word, Words } from '@odograph/core';
 import { Action } from '../../design/index.js';
 import { aliasesIn } from './shownLanguage.js';
-import { KIND_ONE, WORDS_TEXT as T, definitionText } from './words.text.js';
+import { KIND_ONE, WORDS_TEXT as T, definitionText, WORD_ROW_TEXT } from './words.text.js';
 
 /** A word with its names and what it is. */
 export const WordRow = ({
@@ -45,7 +45,7 @@ export const WordRow = ({
         {definitionText(word, words)}
       </Box>
     </Box>
-    <Action onClick={onChange} aria-label={`Change the ${KIND_ONE[word.kind]} ${word.name}`}>
+    <Action onClick={onChange} aria-label={WORD_ROW_TEXT.changeThe(KIND_ONE[word.kind], word.name)}>
       {T.change}
     </Action>
   </Box>

@@ -191,3 +191,29 @@ export const LINE_WHY = {
   risk: 'a submission needs injures and care',
   sides: 'roles must be even, or top and bottom, or attacker and defender',
 } as const;
+
+export const ALIAS_FIELDS_TEXT = {
+  whomHolds: (forWhom: string | number, alias: string | number) => `${forWhom} whom ${alias} holds`,
+  takeAway: (alias: string | number) => `Take ${alias} away`,
+  addThisName: 'Add this name',
+} as const;
+
+export const READ_WORDS_TEXT = {
+  whatEachLineWould: 'What each line would do',
+  line: 'Line',
+  word: 'Word',
+  otherName: 'Other name',
+  whatItDoes: 'What it does',
+} as const;
+
+export const SCOPE_PICKED_TEXT = {
+  anotherCoach: 'another coach',
+} as const;
+
+export const WORD_LIST_TEXT = {
+  kind: 'Kind',
+} as const;
+
+export const WORD_ROW_TEXT = {
+  changeThe: (x: string | number, name: string | number) => `Change the ${x} ${name}`,
+} as const;

@@ -14,7 +14,7 @@ import {
 } from '@odograph/core';
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { v7 as newId } from 'uuid';
-import { BOARD_TEXT as T } from './board.text.js';
+import { BOARD_TEXT as T, BODY_BOARD_TEXT } from './board.text.js';
 import { Bodies } from './Bodies.js';
 import { HoldDetail } from './HoldDetail.js';
 import { Press } from './Press.js';
@@ -149,10 +149,10 @@ export const BodyBoard = (props: Props): React.JSX.Element => {
           <>
             {T.holds([limb.side, limb.limb].filter(Boolean).join(' '), name(limb.holder))}{' '}
             <Press type="button" onClick={() => hold('mat', null, 'mat')}>
-              mat
+              {BODY_BOARD_TEXT.mat}
             </Press>{' '}
             <Press type="button" onClick={() => hold('wall', null, 'wall')}>
-              wall
+              {BODY_BOARD_TEXT.wall}
             </Press>
           </>
         ) : controls.length === 0 ? (

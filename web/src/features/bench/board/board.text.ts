@@ -12,3 +12,8 @@ export const BOARD_TEXT = {
   hand: 'to the other hand here',
   remove: 'off',
 } as const;
+
+export const BODY_BOARD_TEXT = {
+  mat: 'mat',
+  wall: 'wall',
+} as const;

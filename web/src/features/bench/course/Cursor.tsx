@@ -2,6 +2,7 @@ import { timecode, type TimeTable } from '@odograph/core';
 import type { PointerEvent } from 'react';
 import { usePlayerState, type PlayerHandle } from '../../player/index.js';
 import { HEIGHT, LEFT } from './measures.js';
+import { CURSOR_TEXT } from './course.text.js';
 
 /** What is pointed at to go to a frame; said aloud, it is a slider. */
 export const FrameSlider = ({
@@ -29,7 +30,7 @@ export const FrameSlider = ({
       fill="transparent"
       tabIndex={0}
       role="slider"
-      aria-label="Frame"
+      aria-label={CURSOR_TEXT.frame}
       aria-valuemin={range.fromFrame}
       aria-valuemax={range.toFrame - 1}
       aria-valuenow={frame}

@@ -1,5 +1,6 @@
 import { type Edge } from '../desk/index.js';
 import { useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { EDGE_HANDLE_TEXT } from './course.text.js';
 
 type Props = {
   readonly edge: Edge;
@@ -63,7 +64,7 @@ export const EdgeHandle = ({
     <g
       tabIndex={0}
       role="slider"
-      aria-label={edge === 'in' ? 'In' : 'Out'}
+      aria-label={edge === 'in' ? EDGE_HANDLE_TEXT.in : EDGE_HANDLE_TEXT.out}
       aria-valuemin={limits[0]}
       aria-valuemax={limits[1]}
       aria-valuenow={frame}

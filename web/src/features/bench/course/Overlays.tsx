@@ -5,6 +5,7 @@ import { KIND_TEXT, isSameStretch, type Stretches } from '../stretches/index.js'
 import { type StretchInHand } from '../desk/index.js';
 import { areaPath } from './levels.js';
 import { type Overlay } from '../picture/index.js';
+import { OVERLAYS_TEXT } from './course.text.js';
 
 type Props = {
   readonly spans: Stretches;
@@ -161,7 +162,7 @@ export const StretchFeet = ({
           height={12}
           fill="transparent"
           role="button"
-          aria-label={inHand.stands ? KIND_TEXT[inHand.stands.kind] : 'little moves here'}
+          aria-label={inHand.stands ? KIND_TEXT[inHand.stands.kind] : OVERLAYS_TEXT.littleMovesHere}
           onClick={() => onStretch(inHand)}
         />
       );

@@ -3,3 +3,21 @@ export const LINK_TEXT = {
   gapHere: 'A gap: linked, with something in between',
   setHere: 'Linked by hand',
 } as const;
+
+export const AXIS_TEXT = {
+  better: 'better ↑',
+  worse: 'worse ↓',
+} as const;
+
+export const CURSOR_TEXT = {
+  frame: 'Frame',
+} as const;
+
+export const EDGE_HANDLE_TEXT = {
+  in: 'In',
+  out: 'Out',
+} as const;
+
+export const OVERLAYS_TEXT = {
+  littleMovesHere: 'little moves here',
+} as const;

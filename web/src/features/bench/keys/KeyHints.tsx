@@ -1,7 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { memo } from 'react';
 import { Bare, Mono, useStable } from '../../../design/index.js';
-import { KEYS_TEXT as T, capText, type Hint } from './keys.text.js';
+import { KEYS_TEXT as T, capText, type Hint, KEY_HINTS_TEXT } from './keys.text.js';
 import { type OwnKeys } from './ownKeys.js';
 import { type KeyTable } from './usePictureKeys.js';
 
@@ -47,7 +47,7 @@ const Hints = memo(
   ({ hints, own, onPress, onAll }: Shown) => (
     <Flex
       as="section"
-      aria-label="Keys"
+      aria-label={KEY_HINTS_TEXT.keys}
       height="28px"
       flexShrink="0"
       alignItems="center"

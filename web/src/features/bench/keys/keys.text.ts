@@ -192,3 +192,7 @@ export const stretchHints = (kinds: number): readonly Hint[] => [
   { keys: 'Del', does: 'take it off', press: 'Delete' },
   { keys: 'esc', does: 'back to the picture', press: 'Escape' },
 ];
+
+export const KEY_HINTS_TEXT = {
+  keys: 'Keys',
+} as const;

@@ -6,7 +6,7 @@ import { type ClipView } from '../../library/index.js';
 import { Caps } from '../keys/index.js';
 import { exchanges } from './exchanges.js';
 import { ListHead, type HeadProps } from './ListHead.js';
-import { LIST_TEXT as T } from './list.text.js';
+import { LIST_TEXT as T, CLIPS_HERE_TEXT } from './list.text.js';
 
 /** A clip as a sentence of the running text; drawn anew only where its words have changed. The one in hand is larger. */
 const Told = memo(function Told({
@@ -65,7 +65,7 @@ const Told = memo(function Told({
         <Sentence said={said} subject={view.attempt.subject} />
         {view.missing.length > 0 && (
           <Box as="span" fontFamily="heading" fontSize="14px" color="inkSoft">
-            {` (draft: ${view.missing.map((part) => T.missing[part]).join(', ')} not said)`}
+            {CLIPS_HERE_TEXT.draftNotSaid(view.missing.map((part) => T.missing[part]).join(', '))}
           </Box>
         )}
         {'. '}

@@ -27,3 +27,7 @@ export const LIST_TEXT = {
       : `The picture comes into this browser: ${Math.floor(share * 100)} %.`,
   missing: { state: 'position', action: 'entry', result: 'result' },
 } as const;
+
+export const CLIPS_HERE_TEXT = {
+  draftNotSaid: (join: string | number) => ` (draft: ${join} not said)`,
+} as const;

@@ -17,6 +17,7 @@ import { Soft } from './Soft.js';
 import { useFinders } from './useFinders.js';
 import { useSentence } from './useSentence.js';
 import { useUsual } from './useUsual.js';
+import { PHRASE_SAYS } from './phrase.text.js';
 
 type Props = {
   readonly view: ClipView;
@@ -61,7 +62,7 @@ export const Phrase = (props: Props): React.JSX.Element => {
       <Box
         ref={sentence}
         role="group"
-        aria-label="Phrase"
+        aria-label={PHRASE_SAYS.phrase}
         data-testid="phrase"
         onKeyDown={onKeyDown}
         onFocus={(event) => setMore(event.target.matches(BEHIND))}
@@ -75,7 +76,7 @@ export const Phrase = (props: Props): React.JSX.Element => {
         <Grips saying={saying} sides={props.sides} onHand={props.onGrips} />
         <EntryAndReaction saying={saying} />
         <EndAndResult saying={saying} />
-        <Soft>; note: </Soft>
+        <Soft>{PHRASE_SAYS.note}</Soft>
         <span data-behind="">
           <NoteField
             key={view.clip.note}

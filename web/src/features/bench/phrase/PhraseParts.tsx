@@ -12,7 +12,7 @@ import {
 import { v7 as newId } from 'uuid';
 import { WordField } from '../../../design/fields.js';
 import { Doubted } from './Doubted.js';
-import { PHRASE_TEXT as T } from './phrase.text.js';
+import { PHRASE_TEXT as T, PHRASE_PARTS_TEXT } from './phrase.text.js';
 import { HowFar, Restart } from './PhraseTail.js';
 import type { Saying } from './saying.js';
 import { SeveralField } from './SeveralField.js';
@@ -30,8 +30,8 @@ export const WhoAndFrom = ({
     <>
       <Box as="span" color={attempt.subject === 'a' ? 'us' : 'them'} fontWeight="600">
         <WordField
-          label="Whose action"
-          placeholder="who"
+          label={PHRASE_PARTS_TEXT.whoseAction}
+          placeholder={PHRASE_PARTS_TEXT.who}
           said={athletes[attempt.subject]}
           find={find.who}
           onLine={onLine}
@@ -41,10 +41,10 @@ export const WhoAndFrom = ({
           onNext={next}
         />
       </Box>
-      <Soft> from </Soft>
+      <Soft>{PHRASE_PARTS_TEXT.from}</Soft>
       <WordField
-        label="From position"
-        placeholder="which position"
+        label={PHRASE_PARTS_TEXT.fromPosition}
+        placeholder={PHRASE_PARTS_TEXT.whichPosition}
         said={attempt.state && placeName(stateId(attempt.state), words)}
         find={find.from}
         onLine={onLine}
@@ -75,10 +75,10 @@ export const Grips = ({
   const theirs = attempt.controls.filter((c) => c.holder === 'opponent');
   return (
     <span onFocus={() => onHand?.(true)} onBlur={() => onHand?.(false)}>
-      <Soft> with </Soft>
+      <Soft>{PHRASE_PARTS_TEXT.with}</Soft>
       <SeveralField
         label={T.grips}
-        placeholder={own.length ? '+ grip' : 'which grips'}
+        placeholder={own.length ? PHRASE_PARTS_TEXT.grip : PHRASE_PARTS_TEXT.whichGrips}
         said={own.map((c) => ({ key: c.id, text: sayControl(c, words, sides) }))}
         joint=" and "
         find={find.holds}
@@ -101,8 +101,8 @@ export const EntryAndReaction = ({ saying }: Props): React.JSX.Element => {
       <Soft>, </Soft>
       <Box as="span" fontWeight="600">
         <WordField
-          label="Entry"
-          placeholder="what they do"
+          label={PHRASE_PARTS_TEXT.entry}
+          placeholder={PHRASE_PARTS_TEXT.whatTheyDo}
           said={attempt.action && words.name('action', attempt.action)}
           find={find.entry}
           onLine={onLine}
@@ -115,10 +115,10 @@ export const EntryAndReaction = ({ saying }: Props): React.JSX.Element => {
         />
       </Box>
       <Doubted saying={saying} field="action" />
-      <Soft>; they </Soft>
+      <Soft>{PHRASE_PARTS_TEXT.they}</Soft>
       <SeveralField
-        label="Their reaction"
-        placeholder={attempt.reactions.length ? '+ reaction' : 'do what'}
+        label={PHRASE_PARTS_TEXT.theirReaction}
+        placeholder={attempt.reactions.length ? PHRASE_PARTS_TEXT.reaction : PHRASE_PARTS_TEXT.doWhat}
         said={attempt.reactions.map((r) => ({
           key: r.id,
           text: words.name(r.isAction ? 'action' : 'reaction', r.what),
@@ -142,10 +142,12 @@ export const EndAndResult = ({ saying }: Props): React.JSX.Element => {
   const end = finishOf(attempt, words);
   return (
     <>
-      <Soft>; ends in </Soft>
+      <Soft>{PHRASE_PARTS_TEXT.endsIn}</Soft>
       <WordField
-        label="Finish"
-        placeholder={end?.assumed ? `${placeName(finishId(end.finish), words)} (assumed)` : 'where'}
+        label={PHRASE_PARTS_TEXT.finish}
+        placeholder={
+          end?.assumed ? PHRASE_PARTS_TEXT.assumed(placeName(finishId(end.finish), words)) : PHRASE_PARTS_TEXT.where
+        }
         said={attempt.finish && placeName(finishId(attempt.finish), words)}
         find={find.finish}
         onLine={onLine}
@@ -162,8 +164,8 @@ export const EndAndResult = ({ saying }: Props): React.JSX.Element => {
       <Soft>; </Soft>
       <Box as="span" fontWeight="600">
         <WordField
-          label="Result"
-          placeholder="worked?"
+          label={PHRASE_PARTS_TEXT.result}
+          placeholder={PHRASE_PARTS_TEXT.worked}
           proposed={proposed.result}
           said={attempt.result && RESULT_WORDS[attempt.result]}
           find={find.result}

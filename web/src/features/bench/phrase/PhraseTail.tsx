@@ -13,7 +13,7 @@ import {
 import { v7 as newId } from 'uuid';
 import { DepthLadder } from '../../../design/index.js';
 import { WordField } from '../../../design/fields.js';
-import { ERROR_TEXT as E, TAIL_TEXT as T } from './phrase.text.js';
+import { ERROR_TEXT as E, TAIL_TEXT as T, PHRASE_TAIL_TEXT } from './phrase.text.js';
 import { Doubted } from './Doubted.js';
 import { type Saying } from './saying.js';
 import { Soft } from './Soft.js';
@@ -26,10 +26,10 @@ export const Restart = ({ saying }: { readonly saying: Saying }): React.JSX.Elem
   if (finish?.kind !== 'reset') return null;
   return (
     <>
-      <Soft> and on from </Soft>
+      <Soft>{PHRASE_TAIL_TEXT.andOnFrom}</Soft>
       <WordField
-        label="Restart in"
-        placeholder="which position"
+        label={PHRASE_TAIL_TEXT.restartIn}
+        placeholder={PHRASE_TAIL_TEXT.whichPosition}
         said={finish.restart && placeName(stateId(finish.restart), words)}
         find={find.place}
         opens="up"
@@ -52,8 +52,8 @@ export const HowFar = ({ saying }: { readonly saying: Saying }): React.JSX.Eleme
       <Soft>, </Soft>
       {attempt.depth !== null && <DepthLadder depth={attempt.depth} word={depthWord(word, attempt.depth)} />}{' '}
       <WordField
-        label="How far"
-        placeholder="how far"
+        label={PHRASE_TAIL_TEXT.howFarLabel}
+        placeholder={PHRASE_TAIL_TEXT.howFar}
         said={attempt.depth === null ? null : depthWord(word, attempt.depth)}
         find={find.depth}
         opens="up"
@@ -69,10 +69,10 @@ export const HowFar = ({ saying }: { readonly saying: Saying }): React.JSX.Eleme
       )}
       {isMissed && (
         <>
-          <Soft> because </Soft>
+          <Soft>{PHRASE_TAIL_TEXT.because}</Soft>
           <SeveralField
-            label="Why"
-            placeholder={attempt.reasons.length ? '+ reason' : 'why'}
+            label={PHRASE_TAIL_TEXT.whyLabel}
+            placeholder={attempt.reasons.length ? PHRASE_TAIL_TEXT.reason : PHRASE_TAIL_TEXT.why}
             said={attempt.reasons.map((r) => ({
               key: r.id,
               text: `${words.name('reason', r.reason)}${r.main && attempt.reasons.length > 1 ? T.mainly : ''}`,
@@ -99,10 +99,10 @@ export const MoreOfIt = ({ saying }: { readonly saying: Saying }): React.JSX.Ele
   if (attempt.action === null) return null;
   return (
     <>
-      <Soft>; mistakes: </Soft>
+      <Soft>{PHRASE_TAIL_TEXT.beforeMistakes}</Soft>
       <SeveralField
-        label="Mistakes"
-        placeholder={attempt.errors.length ? '+ mistake' : 'none said'}
+        label={PHRASE_TAIL_TEXT.mistakesLabel}
+        placeholder={attempt.errors.length ? PHRASE_TAIL_TEXT.mistake : PHRASE_TAIL_TEXT.noneSaid}
         said={attempt.errors.map((e) => ({
           key: e.id,
           text: E.choice(e.by, e.what === null ? E.some : words.name('reason', e.what), e.cause),
@@ -115,8 +115,8 @@ export const MoreOfIt = ({ saying }: { readonly saying: Saying }): React.JSX.Ele
       />
       <Soft>; </Soft>
       <WordField
-        label="Meant or bait"
-        placeholder="meant"
+        label={PHRASE_TAIL_TEXT.meantOrBait}
+        placeholder={PHRASE_TAIL_TEXT.meant}
         said={attempt.intent === 'bait' ? 'bait' : null}
         find={find.intent}
         opens="up"
@@ -126,10 +126,10 @@ export const MoreOfIt = ({ saying }: { readonly saying: Saying }): React.JSX.Ele
       />
       {attempt.intent === 'bait' && (
         <>
-          <Soft> so that they </Soft>
+          <Soft>{PHRASE_TAIL_TEXT.soThatThey}</Soft>
           <WordField
-            label="Wanted reaction"
-            placeholder="do what"
+            label={PHRASE_TAIL_TEXT.wantedReaction}
+            placeholder={PHRASE_TAIL_TEXT.doWhat}
             said={attempt.wanted && words.name('reaction', attempt.wanted)}
             find={find.reaction}
             opens="up"
@@ -143,8 +143,8 @@ export const MoreOfIt = ({ saying }: { readonly saying: Saying }): React.JSX.Ele
         <>
           <Soft>; {T.lead(lead.role === attempt.state?.role || attempt.state?.role === 'even', lead.limb)} </Soft>
           <WordField
-            label="Which side"
-            placeholder="which side"
+            label={PHRASE_TAIL_TEXT.whichSideLabel}
+            placeholder={PHRASE_TAIL_TEXT.whichSide}
             said={attempt.lead}
             find={find.lead}
             opens="up"
@@ -156,8 +156,8 @@ export const MoreOfIt = ({ saying }: { readonly saying: Saying }): React.JSX.Ele
       )}
       <Soft>; </Soft>
       <WordField
-        label="Planned or on the spot"
-        placeholder="planned or not"
+        label={PHRASE_TAIL_TEXT.plannedLabel}
+        placeholder={PHRASE_TAIL_TEXT.planned}
         said={attempt.planned === null ? null : plannedWord(attempt.planned)}
         find={find.planned}
         opens="up"
@@ -165,10 +165,10 @@ export const MoreOfIt = ({ saying }: { readonly saying: Saying }): React.JSX.Ele
         onClear={() => change({ planned: null })}
         onNext={next}
       />
-      <Soft>; answers: </Soft>
+      <Soft>{PHRASE_TAIL_TEXT.beforeAnswers}</Soft>
       <SeveralField
-        label="Answers"
-        placeholder={attempt.answers.length ? '+ answer' : 'as found'}
+        label={PHRASE_TAIL_TEXT.answersLabel}
+        placeholder={attempt.answers.length ? PHRASE_TAIL_TEXT.answer : PHRASE_TAIL_TEXT.asFound}
         said={attempt.answers.map((a) => ({
           key: a.id,
           text: `${metText(a, words)}${find.isElsewhere(a) ? T.elsewhere : ''}`,

@@ -3,7 +3,7 @@ import { SEEN, type Seen } from '@odograph/core';
 import { WordField, among } from '../../../design/fields.js';
 import { type ClipView } from '../../library/index.js';
 import { useEdit } from '../../replica/index.js';
-import { PHRASE_TEXT as T } from './phrase.text.js';
+import { PHRASE_TEXT as T, SEEN_FROM_TEXT } from './phrase.text.js';
 
 const find = among<Seen>(SEEN.map((value) => ({ value, texts: [T.seen[value], value] })));
 
@@ -21,11 +21,11 @@ export const SeenFrom = ({
   return (
     <>
       <Box as="span" color="inkSoft">
-        ; seen from{' '}
+        {SEEN_FROM_TEXT.before}{' '}
       </Box>
       <WordField
-        label="Seen from"
-        placeholder="where"
+        label={SEEN_FROM_TEXT.label}
+        placeholder={SEEN_FROM_TEXT.where}
         said={seen && T.seen[seen]}
         find={find}
         opens="up"

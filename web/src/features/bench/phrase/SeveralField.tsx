@@ -1,6 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import { Bare } from '../../../design/index.js';
 import { WordField, type Found } from '../../../design/fields.js';
+import { SEVERAL_FIELD_TEXT } from './phrase.text.js';
 
 type Props<T> = {
   readonly label: string;
@@ -44,8 +45,8 @@ export const SeveralField = <T,>({
             _hover={{ textDecoration: 'line-through', color: 'inkSoft' }}
             type="button"
             tabIndex={-1}
-            aria-label={`Take back: ${text}`}
-            title="Take back"
+            aria-label={SEVERAL_FIELD_TEXT.takeBackOne(text)}
+            title={SEVERAL_FIELD_TEXT.takeBack}
             onClick={() => onRemove(key)}
           >
             {text}

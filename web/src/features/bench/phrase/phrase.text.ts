@@ -94,3 +94,71 @@ export const PHRASE_TEXT = {
   grips: 'Grips',
   notePlaceholder: 'a cue or a note',
 } as const;
+
+export const PHRASE_SAYS = {
+  phrase: 'Phrase',
+  note: '; note: ',
+} as const;
+
+export const PHRASE_PARTS_TEXT = {
+  whoseAction: 'Whose action',
+  who: 'who',
+  from: ' from ',
+  fromPosition: 'From position',
+  whichPosition: 'which position',
+  with: ' with ',
+  grip: '+ grip',
+  whichGrips: 'which grips',
+  entry: 'Entry',
+  whatTheyDo: 'what they do',
+  they: '; they ',
+  theirReaction: 'Their reaction',
+  reaction: '+ reaction',
+  doWhat: 'do what',
+  endsIn: '; ends in ',
+  finish: 'Finish',
+  assumed: (placeName: string | number) => `${placeName} (assumed)`,
+  where: 'where',
+  result: 'Result',
+  worked: 'worked?',
+} as const;
+
+export const PHRASE_TAIL_TEXT = {
+  andOnFrom: ' and on from ',
+  restartIn: 'Restart in',
+  whichPosition: 'which position',
+  howFarLabel: 'How far',
+  howFar: 'how far',
+  because: ' because ',
+  whyLabel: 'Why',
+  reason: '+ reason',
+  why: 'why',
+  beforeMistakes: '; mistakes: ',
+  mistakesLabel: 'Mistakes',
+  mistake: '+ mistake',
+  noneSaid: 'none said',
+  meantOrBait: 'Meant or bait',
+  meant: 'meant',
+  soThatThey: ' so that they ',
+  wantedReaction: 'Wanted reaction',
+  doWhat: 'do what',
+  whichSideLabel: 'Which side',
+  whichSide: 'which side',
+  plannedLabel: 'Planned or on the spot',
+  planned: 'planned or not',
+  beforeAnswers: '; answers: ',
+  answersLabel: 'Answers',
+  answer: '+ answer',
+  asFound: 'as found',
+} as const;
+
+export const SEEN_FROM_TEXT = {
+  before: '; seen from',
+  label: 'Seen from',
+  where: 'where',
+} as const;
+
+export const SEVERAL_FIELD_TEXT = {
+  takeBackOne: (text: string | number) => `Take back: ${text}`,
+  takeBack: 'Take back',
+} as const;

@@ -4,6 +4,7 @@ import { Action, faultText } from '../../../design/index.js';
 import { useCancelJobMutation, useJobAgainMutation } from '../../server/index.js';
 import { FOOTAGE_TEXT as T } from '../footage.text.js';
 import { waitText } from './coming.js';
+import { JOB_LINE_TEXT } from './uploads.text.js';
 
 const JOB_TEXT: Readonly<Record<Job['kind'], string>> = {
   read: 'Reading',
@@ -37,9 +38,9 @@ export const JobLine = ({
       <Box role={job.state === 'failed' ? 'alert' : 'status'}>
         {JOB_TEXT[job.kind]}
         {job.state === 'running' && `: ${Math.round(job.progress * 100)} %${left}`}
-        {job.state === 'waiting' && ': waits for its turn'}
-        {job.state === 'failed' && ` didn’t work. ${job.why ? faultText(job.why) : ''}`}
-        {job.state === 'cancelled' && ': ended'}
+        {job.state === 'waiting' && JOB_LINE_TEXT.waitsForItsTurn}
+        {job.state === 'failed' && JOB_LINE_TEXT.didntWork(job.why ? faultText(job.why) : '')}
+        {job.state === 'cancelled' && JOB_LINE_TEXT.ended}
       </Box>
       <Action
         tone="quiet"
