@@ -68,6 +68,57 @@ export const analyse = (
   return analyseRows(RowTable.of(loggedOf(library), words), words, questions, view);
 };
 
+type Books = { readonly lines: ReturnType<Tally['book']>['lines'] };
+
+const analysedPlace = (
+  id: PlaceId,
+  height: ReturnType<ReturnType<typeof heightsOf>['get']>,
+  words: Words,
+): AnalysedPlace => {
+  const place = readPlace(id)!;
+  return {
+    id,
+    name: placeName(id, words),
+    role: place.kind === 'state' ? place.role : '',
+    family: placeFamily(id, words),
+    height: height?.height ?? null,
+    stake: height?.stake ?? 0,
+    terminal: place.kind !== 'state',
+    points: housePoints(id),
+  };
+};
+
+const analysedLine = (l: Books['lines'][number]): AnalysedLine => ({
+  from: l.from,
+  action: l.action,
+  bait: l.bait,
+  to: l.to,
+  count: l.count,
+  attempts: l.attempts,
+  successes: l.successes,
+  partial: l.partial,
+  competition: l.competition.count,
+  training: l.training.count,
+  picked: l.picked,
+  shown: l.shown,
+  proposed: l.proposed,
+  low: l.interval?.low ?? null,
+  high: l.interval?.high ?? null,
+  // no route goes over what is only shown to draw a reaction
+  cost: l.bait ? null : (lineCost(l) ?? null),
+});
+
+const analysedRoutes = ({ from, to }: RouteQuestion, { lines }: Books): Analysis['routes'][number] => {
+  const goal: RouteGoal = to === ANY_SUBMISSION ? { kind: 'any submission' } : { kind: 'place', place: to as PlaceId };
+  const best = bestRoutes(lines, from as PlaceId, goal, 3).map((r): AnalysedRoute => ({
+    places: [from, ...r.steps.map((s) => s.line.to)],
+    actions: r.steps.map((s) => s.line.action),
+    cost: r.cost,
+    chance: r.chance,
+  }));
+  return { from, to, best };
+};
+
 /** The same out of attempts that are rows already. */
 export const analyseRows = (
   table: RowTable,
@@ -88,49 +139,8 @@ export const analyseRows = (
       drafts: book.drafts,
       proposed: book.proposed,
     },
-    places: ids.map((id): AnalysedPlace => {
-      const place = readPlace(id)!;
-      const h = heights.get(id);
-      return {
-        id,
-        name: placeName(id, words),
-        role: place.kind === 'state' ? place.role : '',
-        family: placeFamily(id, words),
-        height: h?.height ?? null,
-        stake: h?.stake ?? 0,
-        terminal: place.kind !== 'state',
-        points: housePoints(id),
-      };
-    }),
-    lines: book.lines.map((l): AnalysedLine => ({
-      from: l.from,
-      action: l.action,
-      bait: l.bait,
-      to: l.to,
-      count: l.count,
-      attempts: l.attempts,
-      successes: l.successes,
-      partial: l.partial,
-      competition: l.competition.count,
-      training: l.training.count,
-      picked: l.picked,
-      shown: l.shown,
-      proposed: l.proposed,
-      low: l.interval?.low ?? null,
-      high: l.interval?.high ?? null,
-      // no route goes over what is only shown to draw a reaction
-      cost: l.bait ? null : (lineCost(l) ?? null),
-    })),
-    routes: questions.map(({ from, to }) => {
-      const goal: RouteGoal =
-        to === ANY_SUBMISSION ? { kind: 'any submission' } : { kind: 'place', place: to as PlaceId };
-      const best = bestRoutes(book.lines, from as PlaceId, goal, 3).map((r): AnalysedRoute => ({
-        places: [from, ...r.steps.map((s) => s.line.to)],
-        actions: r.steps.map((s) => s.line.action),
-        cost: r.cost,
-        chance: r.chance,
-      }));
-      return { from, to, best };
-    }),
+    places: ids.map((id) => analysedPlace(id, heights.get(id), words)),
+    lines: book.lines.map(analysedLine),
+    routes: questions.map((question) => analysedRoutes(question, book)),
   };
 };

@@ -1,8 +1,11 @@
 import { isEveryday } from './everyday.js';
 import { KNOWN } from './listed.js';
 import { SMALL } from './sayings.js';
+import type { Piece } from './piece.js';
 import type { Reading } from './readings.js';
 import type { Token } from './tokens.js';
+import type { Meant } from './types.js';
+import type { Mark } from './weights.js';
 
 /** One word that is spelled worse than this is asked about. */
 const HALF_SURE = 0.76;
@@ -39,6 +42,104 @@ const isToldOfThem = (r: Reading): boolean => {
   return false;
 };
 
+/** A part, and what stands around it. */
+type Around = {
+  readonly piece: Piece;
+  readonly meant: Meant;
+  /** What was read before it. */ readonly before: Reading;
+  /** Behind its last token. */ readonly at: number;
+  readonly marks: readonly Mark[];
+  readonly typed: readonly Token[];
+  readonly first: Token;
+  /** Before and behind it in the same clause. */ readonly previous: Token | undefined;
+  readonly next: Token | undefined;
+  readonly isOneWord: boolean;
+  readonly isPlace: boolean;
+  readonly isUnread: (token: Token | undefined) => boolean;
+};
+
+/** Each is something that leaves open whether a part was meant at all. */
+const DOUBTS: readonly ((a: Around) => boolean)[] = [
+  // beside a word that nobody knows it may be a part of a name; a place of several words is one
+  ({ meant, isPlace, isOneWord, previous, next, isUnread }) => {
+    const isPlain = meant.part === 'who' || meant.part === 'result' || (isPlace && !isOneWord);
+    return !isPlain && (isUnread(previous) || isUnread(next));
+  },
+  // *never let go*
+  ({ meant, previous }) => meant.part === 'result' && previous !== undefined && NEGATIONS.has(previous.text),
+  ({ piece }) => piece.isVerb === true,
+  // one word that is spelled badly
+  ({ piece, first, isOneWord }) => {
+    const isSided = piece.said.is === 'place' && piece.said.place.role !== null && piece.to - piece.from === 2;
+    return (isOneWord || isSided) && piece.quality < (first.text.length <= SHORT ? SHORT_SURE : HALF_SURE);
+  },
+  // *crossfaced*: it may be what was done to them
+  ({ meant, isOneWord, before, first }) =>
+    meant.part === 'grip' && isOneWord && before.pointer !== 'with' && first.text.endsWith('ed'),
+  // *armlock with the legs*: with what it is done, or what is held
+  ({ piece, meant, isOneWord, previous, first, typed }) => {
+    const behind = previous && SMALL.has(previous.text) && !previous.opens ? typed[piece.from - 2] : previous;
+    return meant.part === 'grip' && isOneWord && behind?.text === 'with' && LIMBS.has(first.text);
+  },
+  // *deep half to top*: the side stands apart from the place
+  ({ piece, typed, at }) => piece.said.is === 'place' && piece.said.place.role === null && isSideBehind(typed, at),
+  // half of a name that stands before something else: *wrestler's cradle*
+  ({ piece, meant, isOneWord, next }) =>
+    meant.part === 'entry' &&
+    isOneWord &&
+    !piece.isWritten &&
+    piece.quality < 0.93 &&
+    next !== undefined &&
+    !isSmall(next),
+  // *headlock* of *headlock throw*: it may be something else by that name
+  ({ piece, isOneWord, marks }) =>
+    piece.isHeadless === true && (isOneWord || marks.some(([f, amount]) => f === 'begins' && amount < 0)),
+  // an action of whoever was named as the other side
+  ({ piece, meant, before }) => meant.part === 'entry' && (before.voice === 'they' || piece.whose === 'them'),
+  // *hip heist from seated guard, on top*: the side may be where it ended
+  ({ piece, meant, before, typed, at }) =>
+    meant.part === 'position' &&
+    before.action !== null &&
+    typed[at - 2]?.text === 'on' &&
+    typed[at - 2]!.opens &&
+    at - 2 > piece.from,
+  // behind what nobody knows, and nothing else that was done, it may be where that ended
+  ({ piece, meant, before, typed, isUnread }) =>
+    meant.part === 'position' &&
+    before.action === null &&
+    before.pointer !== 'from' &&
+    before.told === null &&
+    typed.slice(0, piece.from).some(isUnread),
+  // *worked. He turned in late*: why is asked of what failed
+  ({ meant, before }) => meant.part === 'reason' && before.pointer !== 'because' && before.result === 'success',
+  // *closed guard, collar and sleeve, sweep*: it may be what is held there
+  ({ piece, meant, before }) =>
+    meant.part === 'finish' && piece.isHeld === true && before.action === null && before.pointer !== 'to',
+  // *butterfly sweep, mount, closed guard bottom*: behind where it ended, it may be what came then
+  ({ meant, before }) =>
+    meant.part === 'position' && before.action !== null && before.finish !== null && before.pointer !== 'from',
+  // *no pass*
+  ({ meant, previous }) =>
+    meant.part === 'entry' && previous !== undefined && (previous.text === 'no' || NEGATIONS.has(previous.text)),
+  // *my back hurt*: that is no place
+  ({ piece, first, next }) =>
+    OWNED.has(first.text) && piece.said.is === 'place' && next !== undefined && !isSmall(next),
+  // *half guard is where it ended*, *kept mount after the sweep*, *closed guard before*
+  ({ isPlace, next }) => isPlace && next !== undefined && BEHIND_PLACE.has(next.text),
+  // *he has mount, goes for the armbar*: it may be he who does
+  ({ meant, before }) => meant.part === 'entry' && before.pointer === 'act' && isToldOfThem(before),
+  // *knee on belly first*: before what was told already
+  ({ meant, next }) => (meant.part === 'finish' || meant.part === 'entry') && next?.text === 'first',
+  // a place that is told of them may be where they go, or what they do about it
+  ({ meant, before }) => meant.part === 'finish' && before.voice === 'they' && before.pointer !== 'to',
+  // what only the other side does, told of nobody before anything was done to it
+  ({ meant, before }) =>
+    meant.part === 'reaction' && !meant.isAction && before.voice === 'open' && before.action === null,
+  // why, of what has not ended yet
+  ({ meant, before }) =>
+    meant.part === 'reason' && before.pointer !== 'because' && before.result === null && before.action === null,
+];
+
 /**
  * Whether a part needs a question though its letters are plain and no other reading comes near: what stands around it leaves open whether it was meant at all.
  * `isUnread`: a word that nobody knows.
@@ -49,84 +150,15 @@ export const isDoubtful = (
   isUnread: (token: Token | undefined) => boolean,
 ): boolean => {
   if (!piece || !meant || !before) return false;
-  const [first, next] = [typed[piece.from]!, typed[at]];
-  const isOneWord = piece.to - piece.from === 1;
-  const previous = first.opens ? undefined : typed[piece.from - 1];
-  // beside a word that nobody knows it may be a part of a name; a place of several words is one
-  const isPlace = meant.part === 'position' || meant.part === 'finish';
-  const isPlain = meant.part === 'who' || meant.part === 'result' || (isPlace && !isOneWord);
-  if (!isPlain && (isUnread(previous) || (next && !next.opens && isUnread(next)))) return true;
-  // *never let go*
-  if (meant.part === 'result' && previous && NEGATIONS.has(previous.text)) return true;
-  if (piece.isVerb) return true;
-  const least = first.text.length <= SHORT ? SHORT_SURE : HALF_SURE;
-  const isOneName =
-    isOneWord || (piece.said.is === 'place' && piece.said.place.role !== null && piece.to - piece.from === 2);
-  if (isOneName && piece.quality < least) return true;
-  // *crossfaced*: it may be what was done to them
-  if (meant.part === 'grip' && isOneWord && before.pointer !== 'with' && first.text.endsWith('ed')) return true;
-  // *armlock with the legs*: with what it is done, or what is held
-  const behind = previous && SMALL.has(previous.text) && !previous.opens ? typed[piece.from - 2] : previous;
-  if (meant.part === 'grip' && isOneWord && behind?.text === 'with' && LIMBS.has(first.text)) return true;
-  // *deep half to top*: the side stands apart from the place
-  if (piece.said.is === 'place' && piece.said.place.role === null && isSideBehind(typed, at)) return true;
-  // half of a name that stands before something else: *wrestler's cradle*
-  if (
-    meant.part === 'entry' &&
-    isOneWord &&
-    !piece.isWritten &&
-    piece.quality < 0.93 &&
-    next &&
-    !next.opens &&
-    !isSmall(next)
-  )
-    return true;
-  // *headlock* of *headlock throw*: it may be something else by that name
-  if (piece.isHeadless && (isOneWord || marks.some(([f, amount]) => f === 'begins' && amount < 0))) return true;
-  // an action of whoever was named as the other side
-  if (meant.part === 'entry' && (before.voice === 'they' || piece.whose === 'them')) return true;
-  // *hip heist from seated guard, on top*: the side may be where it ended
-  if (
-    meant.part === 'position' &&
-    before.action !== null &&
-    typed[at - 2]?.text === 'on' &&
-    typed[at - 2]!.opens &&
-    at - 2 > piece.from
-  )
-    return true;
-  // behind what nobody knows, and nothing else that was done, it may be where that ended
-  if (
-    meant.part === 'position' &&
-    before.action === null &&
-    before.pointer !== 'from' &&
-    before.told === null &&
-    typed.slice(0, piece.from).some(isUnread)
-  )
-    return true;
-  // *worked. He turned in late*: why is asked of what failed
-  if (meant.part === 'reason' && before.pointer !== 'because' && before.result === 'success') return true;
-  // *closed guard, collar and sleeve, sweep*: it may be what is held there
-  if (meant.part === 'finish' && piece.isHeld && before.action === null && before.pointer !== 'to') return true;
-  // *butterfly sweep, mount, closed guard bottom*: behind where it ended, it may be what came then
-  if (meant.part === 'position' && before.action !== null && before.finish !== null && before.pointer !== 'from')
-    return true;
-  // *no pass*
-  if (meant.part === 'entry' && previous && (previous.text === 'no' || NEGATIONS.has(previous.text))) return true;
-  // *my back hurt*: that is no place
-  const isOwned = OWNED.has(first.text) && piece.said.is === 'place';
-  if (isOwned && next && !next.opens && !isSmall(next)) return true;
-  // *half guard is where it ended*, *kept mount after the sweep*, *closed guard before*
-  if (isPlace && next && BEHIND_PLACE.has(next.text) && !next.opens) return true;
-  // *he has mount, goes for the armbar*: it may be he who does
-  if (meant.part === 'entry' && before.pointer === 'act' && isToldOfThem(before)) return true;
-  // *knee on belly first*: before what was told already
-  if ((meant.part === 'finish' || meant.part === 'entry') && next?.text === 'first' && !next.opens) return true;
-  // a place that is told of them may be where they go, or what they do about it
-  if (meant.part === 'finish' && before.voice === 'they' && before.pointer !== 'to') return true;
-  // what only the other side does, told of nobody before anything was done to it
-  if (meant.part === 'reaction' && !meant.isAction && before.voice === 'open' && before.action === null) return true;
-  // why, of what has not ended yet
-  return meant.part === 'reason' && before.pointer !== 'because' && before.result === null && before.action === null;
+  const [first, behind] = [typed[piece.from]!, typed[at]];
+  const around: Around = {
+    ...{ piece, meant, before, at, marks, typed, first, isUnread },
+    previous: first.opens ? undefined : typed[piece.from - 1],
+    next: behind?.opens ? undefined : behind,
+    isOneWord: piece.to - piece.from === 1,
+    isPlace: meant.part === 'position' || meant.part === 'finish',
+  };
+  return DOUBTS.some((doubt) => doubt(around));
 };
 
 /**

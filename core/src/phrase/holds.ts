@@ -229,6 +229,43 @@ const held = (from: number, said: Heard, words: Words): HoldSpan | undefined => 
   };
 };
 
+type More = { readonly is: Meaning['is']; readonly said: Partial<Heard>; readonly base: Heard };
+
+/** What a token adds to a hold that is heard; undefined where it has no place in it, or says nothing by itself. */
+const heardMore = (heard: Heard, meaning: Meaning): More | undefined => {
+  const more = (said: Partial<Heard>, base = heard): More => ({ is: meaning.is, said, base });
+  switch (meaning.is) {
+    case 'side':
+      if ((heard.limb || heard.isTheirs) && !heard.targetSide && !heard.openSide)
+        return more({ targetSide: meaning.side });
+      if (!heard.openSide) return more({ openSide: meaning.side });
+      return heard.targetSide ? undefined : more({ limbSide: heard.openSide, targetSide: meaning.side });
+    case 'reach':
+      return heard.reach ? undefined : more({ reach: meaning.reach });
+    case 'both':
+      return heard.both ? undefined : more({ both: true });
+    case 'limb': {
+      if (heard.limb || heard.target) return undefined;
+      // *my right hand*: whose the limb is, not what it holds
+      const { openSide, isMine: _mine, ...others } = heard;
+      void _mine;
+      const side = openSide ? { limbSide: openSide } : {};
+      const last = heard.kind ? { limbLast: true } : {};
+      return more({ limb: meaning.limb, ...side, ...last, ...(meaning.many ? { both: true } : {}) }, others);
+    }
+    case 'kind':
+      return heard.kind
+        ? undefined
+        : more({ kind: meaning.kind, ...(meaning.implies ? { implies: meaning.implies } : {}) });
+    case 'own':
+      return more({ own: true });
+    case 'mine':
+      return more({ isMine: true });
+    default:
+      return undefined;
+  }
+};
+
 /**
  * Holds that may be said from `from` on: limb, kind, sides and target in any order, within one clause. `spans` are the targets that may stand at
  * each token. An underhook needs no target.
@@ -259,47 +296,15 @@ export const holdsAt = (
     const short = SHORT.get(token.text);
     if (short && !heard.limb) go({ limbSide: short[0], limb: short[1] }, 1);
     for (const { meaning, fit: how } of meaningsOf(token.text)) {
-      switch (meaning.is) {
-        case 'side':
-          if ((heard.limb || heard.isTheirs) && !heard.targetSide && !heard.openSide)
-            go({ targetSide: meaning.side }, how);
-          else if (!heard.openSide) go({ openSide: meaning.side }, how);
-          else if (!heard.targetSide) go({ limbSide: heard.openSide, targetSide: meaning.side }, how);
-          break;
-        case 'reach':
-          if (!heard.reach) go({ reach: meaning.reach }, how);
-          break;
-        case 'both':
-          if (!heard.both) go({ both: true }, how);
-          break;
-        case 'limb':
-          if (!heard.limb && !heard.target) {
-            // *my right hand*: whose the limb is, not what it holds
-            const { openSide, isMine: _mine, ...others } = heard;
-            void _mine;
-            const side = openSide ? { limbSide: openSide } : {};
-            const last = heard.kind ? { limbLast: true } : {};
-            go({ limb: meaning.limb, ...side, ...last, ...(meaning.many ? { both: true } : {}) }, how, at + 1, others);
-          }
-          break;
-        case 'kind':
-          if (!heard.kind) go({ kind: meaning.kind, ...(meaning.implies ? { implies: meaning.implies } : {}) }, how);
-          break;
-        case 'own':
-          go({ own: true }, how);
-          break;
-        case 'mine':
-          go({ isMine: true }, how * 0.5);
-          break;
-        case 'theirs':
-          if (at > from) walk(at + 1, { ...heard, isTheirs: true });
-          break;
-        case 'none':
-          break;
-        case 'filler':
-          if (at === from) break;
-          if (token.text === 'side') keep({ ...heard, to: at + 1 });
-          walk(at + 1, heard);
+      const more = heardMore(heard, meaning);
+      if (more) {
+        go(more.said, more.is === 'mine' ? how * 0.5 : how, at + 1, more.base);
+        continue;
+      }
+      if (meaning.is === 'theirs' && at > from) walk(at + 1, { ...heard, isTheirs: true });
+      if (meaning.is === 'filler' && at > from) {
+        if (token.text === 'side') keep({ ...heard, to: at + 1 });
+        walk(at + 1, heard);
       }
     }
     if (!heard.target && heard.implies?.[1] !== 'face')

@@ -302,6 +302,77 @@ const isSupposed = (line: Line, at: number): boolean => {
   return false;
 };
 
+type Spans = readonly { readonly value: readonly Span[]; readonly furthest: number }[];
+
+/** Holds that are put together of the tokens from one on. */
+const holdPieces = (line: Line, at: number, spans: Spans, words: Words): readonly Piece[] => {
+  const targetsAt = (i: number): readonly Span[] => {
+    line.at(spans[i]?.furthest ?? i);
+    return (spans[i]?.value ?? []).filter((s) => s.named.kind === 'target');
+  };
+  const isPutTogether = (hold: SaidHold): boolean =>
+    !(hold.both && (hold.kind === 'underhook' || words.target(hold.target)?.cloth)) &&
+    hold.reach === null &&
+    hold.targetSide === null &&
+    !words.target(hold.target)?.grips;
+  // a name of several words is that name, not a hold that is put together of them
+  // behind *my*, too: *my double leg*
+  const isOwned = MINE.has(line.at(at)!.text) || THEIRS.has(line.at(at)!.text);
+  const behind = isOwned && spans[at + 1] ? spans[at + 1]!.value : [];
+  if (isOwned) line.at(spans[at + 1]?.furthest ?? at);
+  const named = Math.max(
+    0,
+    ...[...spans[at]!.value, ...behind]
+      .filter((s) => s.isWhole && s.quality > 0.9 && s.named.kind !== 'target' && s.to > s.from + 1)
+      .map((s) => s.to),
+  );
+  return holdsAt(line, at, targetsAt, words).flatMap(({ hold, from, to, gain, quality, isBare }): Piece[] =>
+    (isBare && !mayBeBare(line, from, to)) ||
+    // *has my back* is where they are, *got the back* where it ended
+    (isBare && hold.target === 'back') ||
+    (to <= named && isPutTogether(hold)) ||
+    // *double leg right away*: both is no side
+    (hold.both && hold.targetSide !== null)
+      ? []
+      : [
+          {
+            ...{ said: { is: 'hold', hold }, from, to, gain, quality, isWritten: quality === 1 },
+            ...heldBy(line, from, hold),
+          },
+        ],
+  );
+};
+
+/** What the names that stand at a token may say, beside the holds that begin there. */
+const namePieces = (
+  line: Line,
+  at: number,
+  spans: readonly Span[],
+  holds: readonly Piece[],
+  words: Words,
+): readonly Piece[] => {
+  // a place that stands alone by its name is not what somebody does
+  const place = spans.find((s) => s.named.kind === 'position' && s.isWritten && standsAlone(line, at, s.to));
+  // *in my closed guard* is one, too
+  const owner = line.at(at)!.opens ? '' : (line.at(at - 1)?.text ?? '');
+  const isOwn = MINE.has(owner) || THEIRS.has(owner) || owner === 'in';
+  const owned = isOwn ? spans.find((s) => s.named.kind === 'position' && s.isWritten) : undefined;
+  const isBent = ({ said, isWritten, to }: Piece): boolean =>
+    said.is === 'reaction' && !isWritten && (to === place?.to || to === owned?.to);
+  // what is the name of a hold as it stands is not the half of another name
+  const held = Math.max(0, ...holds.filter((h) => h.isWritten && h.from === at).map((h) => h.to));
+  const isHalf = ({ said, isWritten, from, to }: Piece): boolean =>
+    said.is === 'action' && !isWritten && from === at && to <= held;
+  // a slip of one word that is nearer to another: *sprwl* is no *sprawl headlock*
+  const nearest = Math.max(0, ...spans.filter((s) => s.to === at + 1).map((s) => s.quality));
+  const isFarther = ({ to, quality }: Span): boolean =>
+    to === at + 1 && quality < nearest - NEARER && line.at(at)!.text.length >= LONG;
+  return spans
+    .filter((span) => !isFarther(span))
+    .flatMap((span) => piecesOfSpan(line, span, words))
+    .filter((piece) => !isHalf(piece) && !isBent(piece));
+};
+
 /** All that may stand in a text, by the token it begins with. */
 export const piecesOf = (
   typed: readonly Token[],
@@ -312,68 +383,10 @@ export const piecesOf = (
   const before = lineOf(words);
   const spans = before.spans.next(typed, (at, line) => writtenFirst(spansAt(line, at, sayings)));
   const pieces = before.pieces.next(typed, (at, line): readonly Piece[] => {
-    const targetsAt = (i: number): readonly Span[] => {
-      line.at(spans[i]?.furthest ?? i);
-      return (spans[i]?.value ?? []).filter((s) => s.named.kind === 'target');
-    };
     line.at(spans[at]!.furthest);
-    const isPutTogether = (hold: SaidHold): boolean =>
-      !(hold.both && (hold.kind === 'underhook' || words.target(hold.target)?.cloth)) &&
-      hold.reach === null &&
-      hold.targetSide === null &&
-      !words.target(hold.target)?.grips;
-    // a name of several words is that name, not a hold that is put together of them
-    // behind *my*, too: *my double leg*
-    const isOwned = MINE.has(line.at(at)!.text) || THEIRS.has(line.at(at)!.text);
-    const behind = isOwned && spans[at + 1] ? spans[at + 1]!.value : [];
-    if (isOwned) line.at(spans[at + 1]?.furthest ?? at);
-    const named = Math.max(
-      0,
-      ...[...spans[at]!.value, ...behind]
-        .filter((s) => s.isWhole && s.quality > 0.9 && s.named.kind !== 'target' && s.to > s.from + 1)
-        .map((s) => s.to),
-    );
-    const holds = holdsAt(line, at, targetsAt, words).flatMap(({ hold, from, to, gain, quality, isBare }): Piece[] =>
-      (isBare && !mayBeBare(line, from, to)) ||
-      // *has my back* is where they are, *got the back* where it ended
-      (isBare && hold.target === 'back') ||
-      (to <= named && isPutTogether(hold)) ||
-      // *double leg right away*: both is no side
-      (hold.both && hold.targetSide !== null)
-        ? []
-        : [
-            {
-              ...{ said: { is: 'hold', hold }, from, to, gain, quality, isWritten: quality === 1 },
-              ...heldBy(line, from, hold),
-            },
-          ],
-    );
-    // a place that stands alone by its name is not what somebody does
-    const place = spans[at]!.value.find(
-      (s) => s.named.kind === 'position' && s.isWritten && standsAlone(line, at, s.to),
-    );
-    // *in my closed guard* is one, too
-    const owner = line.at(at)!.opens ? '' : (line.at(at - 1)?.text ?? '');
-    const isOwn = MINE.has(owner) || THEIRS.has(owner) || owner === 'in';
-    const owned = isOwn ? spans[at]!.value.find((s) => s.named.kind === 'position' && s.isWritten) : undefined;
-    const isBent = ({ said, isWritten, to }: Piece): boolean =>
-      said.is === 'reaction' && !isWritten && (to === place?.to || to === owned?.to);
-    // what is the name of a hold as it stands is not the half of another name
-    const held = Math.max(0, ...holds.filter((h) => h.isWritten && h.from === at).map((h) => h.to));
-    const isHalf = ({ said, isWritten, from, to }: Piece): boolean =>
-      said.is === 'action' && !isWritten && from === at && to <= held;
+    const holds = holdPieces(line, at, spans, words);
     if (isSupposed(line, at)) return [];
-    // a slip of one word that is nearer to another: *sprwl* is no *sprawl headlock*
-    const nearest = Math.max(0, ...spans[at]!.value.filter((s) => s.to === at + 1).map((s) => s.quality));
-    const isFarther = ({ to, quality }: Span): boolean =>
-      to === at + 1 && quality < nearest - NEARER && line.at(at)!.text.length >= LONG;
-    return [
-      ...spans[at]!.value.filter((span) => !isFarther(span))
-        .flatMap((span) => piecesOfSpan(line, span, words))
-        .filter((piece) => !isHalf(piece) && !isBent(piece)),
-      ...holds,
-      ...listedAt(line, at, words),
-    ];
+    return [...namePieces(line, at, spans[at]!.value, holds, words), ...holds, ...listedAt(line, at, words)];
   });
   const found = typed.map((): Piece[] => []);
   typed.forEach((_, at) => {
