@@ -25,7 +25,9 @@ import {
   type Result,
   type Role,
   type State,
+  type TargetWord,
   type WordChange,
+  type Words,
 } from '@odograph/core';
 import { idAt, pick, randomOf, type Random } from './random.js';
 
@@ -115,115 +117,145 @@ const resultOf = (random: Random): Result => {
   return RESULTS.find(([, upTo]) => r < upTo)![0];
 };
 
-/**
- * A library of a size, the same for the same seed: people, footage over three years in all settings, attempts that follow on from each other, with grips,
- * reactions and reasons. Every clip lies inside the frames of its file.
- */
-export const seededLibrary = (size: SizeName, seed: number, files: readonly SeededFile[]): Library => {
-  // each size has numbers of its own: one seed gives three libraries, no two of the same academy
-  const own = seed * Object.keys(SIZES).length + Object.keys(SIZES).indexOf(size);
-  const random = randomOf(own);
-  const { states, clips: wanted } = SIZES[size];
-  let clock = START_MS;
-  const nextId = (): string => idAt(random, (clock += 1 + Math.floor(random() * 900)));
-  const wordChanges = morePositions(random, states, nextId);
-  const words = withChanges(SHIPPED_WORDS, wordChanges);
-  const every = words
-    .of('position')
-    .flatMap((p: PositionWord) => p.roles.map((role): State => ({ position: p.key, role })));
-  const allStates = spread(every, (s) => words.position(s.position)!.family, states);
-  const known = new Set(allStates.map((s) => `${s.position}/${s.role}`));
-  const byFamily = new Map(
-    FAMILIES.map((family) => [family, allStates.filter((s) => words.position(s.position)?.family === family)]),
-  );
-  const actionsFrom = new Map(
-    FAMILIES.map((family) => [family, words.of('action').filter((a) => a.from.includes(family))]),
-  );
-  const targets = words.of('target').filter((t) => !t.grips);
-  const reactions = words.of('reaction');
-  const reasons = words.of('reason');
+/** What is on the way between two attempts: where things stand, and who acts. */
+type Standing = { state: State; subject: Attempt['subject'] };
+const TITLES: Readonly<Record<'competition' | 'training' | 'demonstration', string>> = {
+  competition: 'Match',
+  training: 'Round',
+  demonstration: 'Demonstration',
+};
+const SETTINGS: readonly (keyof typeof TITLES)[] = [
+  'competition',
+  'competition',
+  'training',
+  'training',
+  'training',
+  'demonstration',
+];
 
-  const persons = Array.from({ length: 48 }, (_, i): Person => ({
-    id: nextId(),
-    version: 1,
-    name: `${FIRST_NAMES[i % FIRST_NAMES.length]!} ${LAST_NAMES[(i * 5 + Math.floor(i / 12)) % LAST_NAMES.length]!}`,
-    athlete: true,
-    member: i < 20,
-    accountId: null,
-    level: null,
-    age: i % 9 === 8 ? 'minor' : 'adult',
-    filming: true,
-    shownTo: i % 9 === 8 ? 'coaches' : 'academy',
-  }));
+/** Makes one library; whatever is drawn by lot is drawn in one order, so that the same seed gives the same. */
+class Seeding {
+  private readonly random: Random;
+  private readonly wanted: number;
+  private clock = START_MS;
+  private readonly wordChanges: readonly WordChange[];
+  private readonly words: Words;
+  private readonly allStates: readonly State[];
+  private readonly known: ReadonlySet<string>;
+  private readonly byFamily: ReadonlyMap<string, readonly State[]>;
+  private readonly actionsFrom: ReadonlyMap<string, readonly ActionWord[]>;
+  private readonly targets: readonly TargetWord[];
+  private readonly persons: readonly Person[];
+  private readonly footage: Footage[] = [];
+  private readonly angles: Angle[] = [];
+  private readonly attempts: Attempt[] = [];
+  private readonly clips: Clip[] = [];
 
-  const aimed = (aim: Aim): Finish | undefined => {
+  constructor(
+    private readonly size: SizeName,
+    private readonly own: number,
+    private readonly files: readonly SeededFile[],
+  ) {
+    this.random = randomOf(own);
+    const { states, clips } = SIZES[size];
+    this.wanted = clips;
+    this.wordChanges = morePositions(this.random, states, () => this.nextId());
+    this.words = withChanges(SHIPPED_WORDS, this.wordChanges);
+    const every = this.words
+      .of('position')
+      .flatMap((p: PositionWord) => p.roles.map((role): State => ({ position: p.key, role })));
+    this.allStates = spread(every, (s) => this.familyOf(s), states);
+    this.known = new Set(this.allStates.map((s) => `${s.position}/${s.role}`));
+    this.byFamily = new Map(FAMILIES.map((f) => [f, this.allStates.filter((s) => this.familyOf(s) === f)]));
+    this.actionsFrom = new Map(FAMILIES.map((f) => [f, this.words.of('action').filter((a) => a.from.includes(f))]));
+    this.targets = this.words.of('target').filter((t) => !t.grips);
+    this.persons = Array.from({ length: 48 }, (_, i) => this.person(i));
+  }
+
+  private readonly nextId = (): string => idAt(this.random, (this.clock += 1 + Math.floor(this.random() * 900)));
+
+  private familyOf({ position }: State): string {
+    return this.words.position(position)!.family;
+  }
+
+  private person(i: number): Person {
+    return {
+      id: this.nextId(),
+      version: 1,
+      name: `${FIRST_NAMES[i % FIRST_NAMES.length]!} ${LAST_NAMES[(i * 5 + Math.floor(i / 12)) % LAST_NAMES.length]!}`,
+      athlete: true,
+      member: i < 20,
+      accountId: null,
+      level: null,
+      age: i % 9 === 8 ? 'minor' : 'adult',
+      filming: true,
+      shownTo: i % 9 === 8 ? 'coaches' : 'academy',
+    };
+  }
+
+  private aimed(aim: Aim): Finish | undefined {
     if ('submission' in aim) return { kind: 'submission', submission: aim.submission, won: true };
     const there =
       'position' in aim
-        ? allStates.filter((s) => s.position === aim.position && s.role === aim.role)
-        : byFamily.get(aim.family)!.filter((s) => s.role === aim.role);
-    return there.length ? { kind: 'state', ...uneven(random, there) } : undefined;
-  };
+        ? this.allStates.filter((s) => s.position === aim.position && s.role === aim.role)
+        : this.byFamily.get(aim.family)!.filter((s) => s.role === aim.role);
+    return there.length ? { kind: 'state', ...uneven(this.random, there) } : undefined;
+  }
+
   /** Where it ends: reached is what the action aims at; missed mostly leaves it as it was, or ends in a place near by; sometimes out of bounds or in the other side's submission. */
-  const finishOf = (state: State, action: ActionWord, result: Result): Finish => {
+  private finishOf(state: State, action: ActionWord, result: Result): Finish {
+    const { random } = this;
     const r = random();
     const stays: Finish = { kind: 'state', ...state };
     if (r > 0.985) return { kind: 'reset', how: 'edge', restart: { position: 'standing', role: 'even' } };
     if (result === 'success' || result === 'shown')
-      return (action.aims.length ? aimed(uneven(random, action.aims)) : undefined) ?? stays;
-    if (r < 0.02) return { kind: 'submission', submission: uneven(random, words.of('submission')).key, won: false };
-    const near = byFamily.get(words.position(state.position)!.family)!.filter((s) => s.role === state.role);
+      return (action.aims.length ? this.aimed(uneven(random, action.aims)) : undefined) ?? stays;
+    if (r < 0.02)
+      return { kind: 'submission', submission: uneven(random, this.words.of('submission')).key, won: false };
+    const near = this.byFamily.get(this.familyOf(state))!.filter((s) => s.role === state.role);
     return r < 0.7 || !near.length ? stays : { kind: 'state', ...uneven(random, near) };
-  };
-  const controlsOf = (gi: boolean): readonly Control[] =>
-    Array.from({ length: Math.floor(random() * 4) }, (): Control => {
-      const target = pick(random, targets);
-      const limb = pick(random, LIMBS);
-      return {
-        id: nextId(),
-        holder: random() < 0.85 ? 'subject' : 'opponent',
-        limb,
-        limbSide: pick(random, ['left', 'right', null]),
-        kind: limb === 'hand' ? 'grip' : limb === 'foot' ? 'hook' : 'frame',
-        target: target.key,
-        targetOwner: 'other',
-        targetSide: target.sided ? pick(random, ['left', 'right', null]) : null,
-        ...BARE_HOLD,
-        cloth: gi && target.cloth,
-        gained: null,
-        lost: null,
-      };
-    });
+  }
 
-  const footage: Footage[] = [],
-    angles: Library['angles'][number][] = [],
-    attempts: Attempt[] = [],
-    clips: Clip[] = [];
-  for (let piece = 0; clips.length < wanted; piece++) {
-    clock = START_MS + piece * ((3 * 365 * DAY_MS) / Math.ceil(wanted / CLIPS_A_PIECE));
-    const { file, ticks } = needed(files[piece % files.length]);
-    const setting = pick(random, [
-      'competition',
-      'competition',
-      'training',
-      'training',
-      'training',
-      'demonstration',
-    ] as const);
-    const a = uneven(random, persons);
-    const others = persons.filter((p) => p.id !== a.id);
+  private control(gi: boolean): Control {
+    const { random } = this;
+    const target = pick(random, this.targets);
+    const limb = pick(random, LIMBS);
+    return {
+      id: this.nextId(),
+      holder: random() < 0.85 ? 'subject' : 'opponent',
+      limb,
+      limbSide: pick(random, ['left', 'right', null]),
+      kind: limb === 'hand' ? 'grip' : limb === 'foot' ? 'hook' : 'frame',
+      target: target.key,
+      targetOwner: 'other',
+      targetSide: target.sided ? pick(random, ['left', 'right', null]) : null,
+      ...BARE_HOLD,
+      cloth: gi && target.cloth,
+      gained: null,
+      lost: null,
+    };
+  }
+
+  /** Footage on a file, with the one angle that shows it from its first frame to its last. */
+  private piece(nth: number): { readonly one: Footage; readonly angle: Angle; readonly ticks: readonly number[] } {
+    const { random } = this;
+    this.clock = START_MS + nth * ((3 * 365 * DAY_MS) / Math.ceil(this.wanted / CLIPS_A_PIECE));
+    const { file, ticks } = needed(this.files[nth % this.files.length]);
+    const setting = pick(random, SETTINGS);
+    const a = uneven(random, this.persons);
+    const others = this.persons.filter((p) => p.id !== a.id);
     const gi = random() < 0.6;
     const one: Footage = {
       ...BARE_FOOTAGE,
-      id: nextId(),
+      id: this.nextId(),
       version: 1,
-      title: `${setting === 'competition' ? 'Match' : setting === 'training' ? 'Round' : 'Demonstration'} ${piece + 1}`,
+      title: `${TITLES[setting]} ${nth + 1}`,
       setting,
       logged: random() < 0.7 ? 'throughout' : 'picked',
       live: setting !== 'demonstration',
       gi,
       counted: true,
-      date: new Date(clock).toISOString().slice(0, 10),
+      date: new Date(this.clock).toISOString().slice(0, 10),
       athleteA: a.id,
       athleteB: uneven(random, others).id,
       kitA: 'white kit',
@@ -232,7 +264,7 @@ export const seededLibrary = (size: SizeName, seed: number, files: readonly Seed
     const end = ticks.length - 1;
     const angle: Angle = {
       ...BARE_ANGLE,
-      id: nextId(),
+      id: this.nextId(),
       version: 1,
       footageId: one.id,
       fileId: file.id,
@@ -242,47 +274,81 @@ export const seededLibrary = (size: SizeName, seed: number, files: readonly Seed
       toPts: ticks[end]!,
       offsetMs: 0,
     };
-    footage.push(one);
-    angles.push(angle);
+    return { one, angle, ticks };
+  }
+
+  /** What is tried between two frames, by whoever acts, from where things stand. */
+  private attempt(
+    { one, angle, ticks }: ReturnType<Seeding['piece']>,
+    { state, subject }: Standing,
+    from: number,
+    to: number,
+  ): Attempt & { readonly finish: Finish } {
+    const { random } = this;
     const at = (frame: number): Attempt['start'] => ({ frame, pts: ticks[frame]! });
-    let state = uneven(random, allStates);
-    let subject: Attempt['subject'] = random() < 0.5 ? 'a' : 'b';
-    const many = Math.min(CLIPS_A_PIECE, wanted - clips.length);
+    const here = this.actionsFrom.get(this.familyOf(state))!.filter((w) => NOT_BY[w.does] !== state.role);
+    const action = uneven(random, here.length ? here : this.words.of('action'));
+    const result = one.setting === 'demonstration' ? 'shown' : resultOf(random);
+    const finish = this.finishOf(state, action, result);
+    const reactions = this.words.of('reaction');
+    const reasons = this.words.of('reason');
+    return {
+      ...BARE_ATTEMPT,
+      id: this.nextId(),
+      version: 1,
+      footageId: one.id,
+      angleId: angle.id,
+      subject,
+      state,
+      lead: pick(random, ['left', 'right', null]),
+      action: action.key,
+      intent: random() < 0.03 ? 'bait' : 'own',
+      result,
+      depth: result === 'success' ? 4 : Math.floor(random() * 4),
+      finish,
+      start: at(from),
+      commit: at(Math.min(to - 1, from + 3)),
+      end: at(to - 1),
+      controls: Array.from({ length: Math.floor(random() * 4) }, () => this.control(one.gi)),
+      reactions:
+        random() < 0.6
+          ? [{ id: this.nextId(), what: uneven(random, reactions).key, isAction: false, deciding: true }]
+          : [],
+      reasons: result === 'failed' ? [{ id: this.nextId(), reason: uneven(random, reasons).key, main: true }] : [],
+    };
+  }
+
+  /** The next one goes on from there, by the same side or the other. */
+  private after(finish: Finish, { subject }: Standing): Standing {
+    const { random, allStates } = this;
+    const isOther = random() < 0.4;
+    const left: State =
+      finish.kind === 'state'
+        ? { position: finish.position, role: isOther ? otherRole(finish.role) : finish.role }
+        : uneven(random, allStates);
+    return {
+      subject: isOther ? (subject === 'a' ? 'b' : 'a') : subject,
+      state: this.known.has(`${left.position}/${left.role}`) ? left : uneven(random, allStates),
+    };
+  }
+
+  private fill(nth: number): void {
+    const { random } = this;
+    const piece = this.piece(nth);
+    const { one, angle, ticks } = piece;
+    this.footage.push(one);
+    this.angles.push(angle);
+    const at = (frame: number): Attempt['start'] => ({ frame, pts: ticks[frame]! });
+    const end = ticks.length - 1;
+    let standing: Standing = { state: uneven(random, this.allStates), subject: random() < 0.5 ? 'a' : 'b' };
+    const many = Math.min(CLIPS_A_PIECE, this.wanted - this.clips.length);
     for (let k = 0; k < many; k++) {
       const from = Math.floor((k / many) * (end - 12));
       const to = Math.min(end, from + 8 + Math.floor(random() * ((end / many) * 1.2)));
-      const family = words.position(state.position)!.family;
-      const here = actionsFrom.get(family)!.filter((w) => NOT_BY[w.does] !== state.role);
-      const action = uneven(random, here.length ? here : words.of('action'));
-      const result = setting === 'demonstration' ? 'shown' : resultOf(random);
-      const finish = finishOf(state, action, result);
-      const attempt: Attempt = {
-        ...BARE_ATTEMPT,
-        id: nextId(),
-        version: 1,
-        footageId: one.id,
-        angleId: angle.id,
-        subject,
-        state,
-        lead: pick(random, ['left', 'right', null]),
-        action: action.key,
-        intent: random() < 0.03 ? 'bait' : 'own',
-        result,
-        depth: result === 'success' ? 4 : Math.floor(random() * 4),
-        finish,
-        start: at(from),
-        commit: at(Math.min(to - 1, from + 3)),
-        end: at(to - 1),
-        controls: controlsOf(gi),
-        reactions:
-          random() < 0.6
-            ? [{ id: nextId(), what: uneven(random, reactions).key, isAction: false, deciding: true }]
-            : [],
-        reasons: result === 'failed' ? [{ id: nextId(), reason: uneven(random, reasons).key, main: true }] : [],
-      };
-      attempts.push(attempt);
-      clips.push({
-        id: nextId(),
+      const attempt = this.attempt(piece, standing, from, to);
+      this.attempts.push(attempt);
+      this.clips.push({
+        id: this.nextId(),
         version: 1,
         attemptId: attempt.id,
         angleId: angle.id,
@@ -291,29 +357,37 @@ export const seededLibrary = (size: SizeName, seed: number, files: readonly Seed
         ...BARE_CLIP,
         note: random() < 0.2 ? 'Weight first, then the step.' : '',
       });
-      // the next one goes on from there, by the same side or the other
-      const isOther = random() < 0.4;
-      const left: State =
-        finish.kind === 'state'
-          ? { position: finish.position, role: isOther ? otherRole(finish.role) : finish.role }
-          : uneven(random, allStates);
-      if (isOther) subject = subject === 'a' ? 'b' : 'a';
-      state = known.has(`${left.position}/${left.role}`) ? left : uneven(random, allStates);
+      standing = this.after(attempt.finish, standing);
     }
   }
-  const byId = (x: { readonly id: string }, y: { readonly id: string }): number => (x.id < y.id ? -1 : 1);
-  return {
-    format: 'odograph-library',
-    formatVersion: 1,
-    academy: { id: idAt(randomOf(own + 0x5eed), START_MS), name: `Seeded ${size}`, timeZone: 'UTC' },
-    wordChanges,
-    persons,
-    files: files.map((f) => f.file),
-    footage: footage.sort(byId),
-    angles: angles.sort(byId),
-    attempts: attempts.sort(byId),
-    clips: clips.sort(byId),
-    routes: [],
-    moments: [],
-  };
-};
+
+  library(): Library {
+    for (let nth = 0; this.clips.length < this.wanted; nth++) this.fill(nth);
+    const byId = (x: { readonly id: string }, y: { readonly id: string }): number => (x.id < y.id ? -1 : 1);
+    return {
+      format: 'odograph-library',
+      formatVersion: 1,
+      academy: {
+        id: idAt(randomOf(this.own + 0x5eed), START_MS),
+        name: `Seeded ${this.size}`,
+        timeZone: 'UTC',
+      },
+      wordChanges: this.wordChanges,
+      persons: this.persons,
+      files: this.files.map((f) => f.file),
+      footage: this.footage.sort(byId),
+      angles: this.angles.sort(byId),
+      attempts: this.attempts.sort(byId),
+      clips: this.clips.sort(byId),
+      routes: [],
+      moments: [],
+    };
+  }
+}
+
+/**
+ * A library of a size, the same for the same seed: people, footage over three years in all settings, attempts that follow on from each other, with grips,
+ * reactions and reasons. Every clip lies inside the frames of its file. Each size has numbers of its own: one seed gives three libraries, no two of the same academy.
+ */
+export const seededLibrary = (size: SizeName, seed: number, files: readonly SeededFile[]): Library =>
+  new Seeding(size, seed * Object.keys(SIZES).length + Object.keys(SIZES).indexOf(size), files).library();

@@ -157,10 +157,9 @@ export class Picture {
     }
   }
 
-  private drawBodies(cam: Camera, kits: Kits): void {
-    const { width: W, height: H, mesh, depth, part } = this;
-    depth.fill(0);
-    part.fill(0);
+  /** Where each vertex lies in the picture, in pixels, and how near it is: one over metres ahead. */
+  private projected(cam: Camera): { readonly px: Float32Array; readonly py: Float32Array; readonly pz: Float32Array } {
+    const { width: W, height: H, mesh } = this;
     const scale = H / 2 / cam.halfTan;
     const n = mesh.vertices;
     const px = new Float32Array(n),
@@ -175,6 +174,14 @@ export class Picture {
       px[i] = W / 2 + ((x * cam.right[0] + y * cam.right[1] + z * cam.right[2]) / ahead) * scale;
       py[i] = H / 2 - ((x * cam.up[0] + y * cam.up[1] + z * cam.up[2]) / ahead) * scale;
     }
+    return { px, py, pz };
+  }
+
+  private drawBodies(cam: Camera, kits: Kits): void {
+    const { width: W, height: H, mesh, depth, part } = this;
+    depth.fill(0);
+    part.fill(0);
+    const { px, py, pz } = this.projected(cam);
     const light = unit(add(add([0, 0, 0.8], mul(cam.forward, -0.42)), mul(cam.right, -0.38)));
     const N = mesh.normal,
       U = mesh.uv;

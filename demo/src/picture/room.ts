@@ -6,6 +6,28 @@ const { abs, ceil, exp, floor, max, min, round } = Math;
 /** Red, green and blue, 0–255. */
 export type Colour = readonly [number, number, number];
 
+/** The flanks of a body, which no limb covers. */
+const FLANKS: readonly { from: Blend; to: Blend; r0: number; r1: number }[] = [
+  {
+    from: [
+      [JOINT.left_shoulder, 0.8],
+      [JOINT.right_shoulder, 0.2],
+    ],
+    to: [[JOINT.left_hip, 1]],
+    r0: 0.1,
+    r1: 0.1,
+  },
+  {
+    from: [
+      [JOINT.right_shoulder, 0.8],
+      [JOINT.left_shoulder, 0.2],
+    ],
+    to: [[JOINT.right_hip, 1]],
+    r0: 0.1,
+    r1: 0.1,
+  },
+];
+
 /** Soft shadow on the mat: a grid over `SPAN` metres that keeps the strongest shade of every body part near the ground. */
 export class Shadow {
   private static readonly cells = 160;
@@ -16,30 +38,10 @@ export class Shadow {
     const n = Shadow.cells,
       cell = Shadow.span / n;
     const shade = new Float32Array(n * n);
-    const sides: { from: Blend; to: Blend; r0: number; r1: number }[] = [
-      {
-        from: [
-          [JOINT.left_shoulder, 0.8],
-          [JOINT.right_shoulder, 0.2],
-        ],
-        to: [[JOINT.left_hip, 1]],
-        r0: 0.1,
-        r1: 0.1,
-      },
-      {
-        from: [
-          [JOINT.right_shoulder, 0.8],
-          [JOINT.left_shoulder, 0.2],
-        ],
-        to: [[JOINT.right_hip, 1]],
-        r0: 0.1,
-        r1: 0.1,
-      },
-    ];
     const pointOf = (body: Body, blend: Blend): Vec =>
       blend.reduce<Vec>((sum, [i, w]) => add(sum, mul(body[i]!, w)), [0, 0, 0]);
     for (const body of pair)
-      for (const part of [...CAPSULES, ...sides]) {
+      for (const part of [...CAPSULES, ...FLANKS]) {
         const a = pointOf(body, part.from),
           b = pointOf(body, part.to);
         const steps = max(1, ceil(len(sub(a, b)) / 0.07));

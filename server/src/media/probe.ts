@@ -62,7 +62,8 @@ const PLAYABLE: Readonly<Record<string, readonly string[]>> = {
 const REORDERING = ['h264', 'mpeg4', 'mpeg2video'];
 const PLAYABLE_PIXELS = ['yuv420p', 'yuvj420p'];
 
-const refused = (fault: FileFault): ProbeResult => ({ ok: false, fault });
+type NotTaken = Extract<ProbeResult, { ok: false }>;
+const refused = (fault: FileFault): NotTaken => ({ ok: false, fault });
 
 /** Reads lines that arrive in pieces. */
 const lines = (onLine: (line: string) => void): ((chunk: Buffer) => void) => {
@@ -284,8 +285,50 @@ const tracksOf = (streams: readonly Stream[]): readonly SoundTrack[] =>
       codec: codec_name ?? '',
     }));
 
-const tooLarge = (width: number, height: number): ProbeResult =>
+const tooLarge = (width: number, height: number): NotTaken =>
   refused({ code: 'picture-too-large', facts: { width, height, mostPixels: MOST_PIXELS } });
+
+type Found = Awaited<ReturnType<typeof infoOf>>;
+type Video = {
+  readonly ok: true;
+  readonly stream: Stream;
+  readonly streams: readonly Stream[];
+  readonly codec: string;
+  readonly codecName: string;
+  readonly seconds: number;
+};
+
+/** The stream of pictures, if what the file says of itself allows it to be taken in. */
+const videoOf = ({ said, info }: Found, { demuxer }: Container): Video | NotTaken => {
+  const size = /Picture size (\d+)x(\d+)/.exec(said);
+  if (size && Number(size[1]) * Number(size[2]) > MOST_PIXELS) return tooLarge(Number(size[1]), Number(size[2]));
+  if (!info) return refused({ code: demuxer === 'mov' ? 'index-missing' : 'damaged' });
+  const streams = info.streams ?? [];
+  if (streams.some(isLocked)) return refused({ code: 'locked' });
+  const stream = streams.find((s) => s.codec_type === 'video' && !s.disposition?.attached_pic);
+  if (!stream) {
+    const has = streams.some((s) => s.codec_type === 'audio') ? 'sound' : 'data';
+    return refused({ code: 'no-picture', facts: { has } });
+  }
+  const [width, height] = [stream.width ?? 0, stream.height ?? 0];
+  if (width * height > MOST_PIXELS) return tooLarge(width, height);
+  const codec = stream.codec_name ?? stream.codec_tag_string ?? 'unknown';
+  if (!stream.codec_name || !width || !height) return refused({ code: 'unread-codec', facts: { codec } });
+  const seconds = Number(stream.duration ?? info.format?.duration ?? 0) || 0;
+  if (seconds > MOST_HOURS * 3600) return refused({ code: 'too-long', facts: { mostHours: MOST_HOURS } });
+  return { ok: true, stream, streams, codec, codecName: stream.codec_name, seconds };
+};
+
+/** Whether less is there than the file says: an index that counts its pictures, of which some are not there; a length that the pictures do not reach; or so the reader says. */
+const isCutOff = (
+  { stream, seconds }: Video,
+  packets: Awaited<ReturnType<typeof packetsOf>>,
+  lasts: number,
+  said: string,
+): boolean =>
+  Number(stream.nb_frames ?? 0) > packets.count + 1 ||
+  (seconds > 0 && lasts < seconds - Math.max(CUT_OFF_S, seconds * 0.02)) ||
+  /partial file|truncat|File ended prematurely|stream \d+, offset .*: partial/i.test(`${said}${packets.said}`);
 
 /** Reads what is needed to show exact frames, whatever ffmpeg can read as video; otherwise says what the file is and what would work. */
 export const probe = async (path: string): Promise<ProbeResult> => {
@@ -293,62 +336,38 @@ export const probe = async (path: string): Promise<ProbeResult> => {
   if (!read.ok) return read;
   const { container } = read;
   const found = await infoOf(path, container);
-  const said = /Picture size (\d+)x(\d+)/.exec(found.said);
-  if (said && Number(said[1]) * Number(said[2]) > MOST_PIXELS) return tooLarge(Number(said[1]), Number(said[2]));
-  const { info } = found;
-  if (!info) return refused({ code: container.demuxer === 'mov' ? 'index-missing' : 'damaged' });
-  const streams = info.streams ?? [];
-  if (streams.some(isLocked)) return refused({ code: 'locked' });
-  const stream = streams.find((s) => s.codec_type === 'video' && !s.disposition?.attached_pic);
-  if (!stream)
-    return refused({
-      code: 'no-picture',
-      facts: { has: streams.some((s) => s.codec_type === 'audio') ? 'sound' : 'data' },
-    });
-  const [width, height] = [stream.width ?? 0, stream.height ?? 0];
-  if (width * height > MOST_PIXELS) return tooLarge(width, height);
-  const codec = stream.codec_name ?? stream.codec_tag_string ?? 'unknown';
-  if (!stream.codec_name || !width || !height) return refused({ code: 'unread-codec', facts: { codec } });
-  const seconds = Number(stream.duration ?? info.format?.duration ?? 0) || 0;
-  if (seconds > MOST_HOURS * 3600) return refused({ code: 'too-long', facts: { mostHours: MOST_HOURS } });
+  const video = videoOf(found, container);
+  if (!video.ok) return video;
+  const { stream, streams, codec, codecName } = video;
   const first = await firstPictures(path, container);
   if (first.isLocked) return refused({ code: 'locked' });
   if (first.frames === 0)
     return refused((await hasLocks(path)) ? { code: 'locked' } : { code: 'undecodable', facts: { codec } });
   const packets = await packetsOf(path, container, stream);
   // pictures that are coded in another order than they are shown, and times that know nothing of it
-  const isDisordered = first.isReordered && packets.isRising && REORDERING.includes(stream.codec_name);
+  const isDisordered = first.isReordered && packets.isRising && REORDERING.includes(codecName);
   const areTimesRight = packets.isWhole && !isDisordered;
   const ticks = areTimesRight ? packets.ticks : await frameTimes(path, container.demuxer, 600);
   if (ticks.length === 0) return refused({ code: 'damaged' });
   if (ticks.length > MOST_FRAMES) return refused({ code: 'too-many-frames', facts: { most: MOST_FRAMES } });
   const [timeBaseNum, timeBaseDen] = stream.time_base.split('/').map(Number) as [number, number];
   const times = timeTable(ticks, timeBaseNum, timeBaseDen);
-  const last = times.ticks.length - 1;
-  const lasts = ((times.ticks[last]! - times.ticks[0]!) * timeBaseNum) / timeBaseDen;
+  const lasts = ((times.ticks.at(-1)! - times.ticks[0]!) * timeBaseNum) / timeBaseDen;
   const tracks = tracksOf(streams);
-  const isShort =
-    // an index that counts its pictures, of which some are not there; or a length that the pictures do not reach
-    Number(stream.nb_frames ?? 0) > packets.count + 1 ||
-    (seconds > 0 && lasts < seconds - Math.max(CUT_OFF_S, seconds * 0.02));
   return {
     ok: true,
     probed: {
       mime: container.mime,
-      codec: stream.codec_name,
+      codec: codecName,
       playable:
         areTimesRight &&
-        (PLAYABLE[container.mime] ?? []).includes(stream.codec_name) &&
+        (PLAYABLE[container.mime] ?? []).includes(codecName) &&
         PLAYABLE_PIXELS.includes(stream.pix_fmt ?? ''),
       hasSound: tracks.length > 0,
       tracks,
       ...shownSize(stream),
       seconds: lasts,
-      cutOff:
-        isShort ||
-        /partial file|truncat|File ended prematurely|stream \d+, offset .*: partial/i.test(
-          `${found.said}${packets.said}`,
-        ),
+      cutOff: isCutOff(video, packets, lasts, found.said),
       times,
       areTimesRight,
     },
