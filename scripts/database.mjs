@@ -77,63 +77,65 @@ const stopLeftover = async (pidFile, dataDir) => {
 const socketFolder = (folder, user) =>
   join(tmpdir(), `odograph-${createHash('sha256').update(`${folder} ${user}`).digest('hex').slice(0, 10)}`);
 
-/**
- * Starts MariaDB on `folder` (made when it is not there) and waits until it answers.
- * `throwAway`: for tests, without waiting for the disk. `listen`: host and port where a second machine is to reach it; otherwise it has its socket only.
- * `as`: the user it runs as. Gives socket, user, password, the file with the options of its clients, and `stop`.
- */
-export const startDatabase = async (folder, { throwAway = false, listen, as } = {}) => {
-  const dataDir = join(folder, 'data');
-  const pidFile = join(folder, 'mariadb.pid');
-  const log = join(folder, 'mariadb.log');
+/** Where all of a database on a folder lies, and as whom it runs. */
+const placesOf = (folder, as) => {
   const user = as?.name ?? userInfo().username;
-  const who = as ? { uid: as.uid, gid: as.gid } : {};
   const socketDir = socketFolder(folder, user);
-  const socket = join(socketDir, 'db.sock');
   // temporary tables in a folder of its own: a MariaDB that starts clears away what it takes for leftovers, also another's
   const temporary = join(folder, 'tmp');
-  const env = { ...process.env, TMPDIR: temporary };
+  return {
+    ...{ folder, as, user, socketDir, temporary },
+    dataDir: join(folder, 'data'),
+    pidFile: join(folder, 'mariadb.pid'),
+    log: join(folder, 'mariadb.log'),
+    passwordFile: join(folder, 'password'),
+    // how programs reach it is written into files that only this user reads: command lines and their passwords can be read by everybody
+    options: join(folder, 'client.cnf'),
+    init: join(folder, 'init.sql'),
+    socket: join(socketDir, 'db.sock'),
+    run: { env: { ...process.env, TMPDIR: temporary }, cwd: folder, ...(as ? { uid: as.uid, gid: as.gid } : {}) },
+  };
+};
+
+const makeFolders = ({ folder, temporary, socketDir, as }) => {
   try {
-    mkdirSync(folder, { recursive: true, mode: 0o700 });
-    mkdirSync(temporary, { recursive: true, mode: 0o700 });
-    mkdirSync(socketDir, { recursive: true, mode: 0o700 });
+    for (const dir of [folder, temporary, socketDir]) mkdirSync(dir, { recursive: true, mode: 0o700 });
     giveTo(as, folder, temporary, socketDir);
   } catch (error) {
     throw new Stop(`The data folder ${folder} cannot be written (${error.code}).`);
   }
-  if (!throwAway) mustHaveRoom(folder);
-  await stopLeftover(pidFile, dataDir);
-  const passwordFile = join(folder, 'password');
+};
+
+/** Makes an empty database where there is none: beside, and put in its place whole, so that a start that was killed meanwhile leaves nothing that looks finished. */
+const makeData = ({ dataDir, user, run }) => {
+  if (existsSync(join(dataDir, 'mysql'))) return;
+  const half = `${dataDir}.half`;
+  rmSync(half, { recursive: true, force: true });
+  rmSync(dataDir, { recursive: true, force: true });
+  const made = spawnSync(
+    findProgram('mariadb-install-db'),
+    [
+      '--no-defaults',
+      `--user=${user}`,
+      `--datadir=${half}`,
+      '--auth-root-authentication-method=normal',
+      '--skip-test-db',
+    ],
+    { encoding: 'utf8', ...run },
+  );
+  if (made.status !== 0) {
+    const said = (made.stderr || made.stdout).trim().split('\n');
+    const why = said.find((line) => line.includes('ERROR') && !line.includes('Aborting')) ?? said.at(-1);
+    throw new Stop(`The database could not be created in ${dataDir}: ${why}`);
+  }
+  renameSync(half, dataDir);
+};
+
+/** Writes how it is reached and what it does first: root only by the socket, the application by name and password. Gives the password. */
+const writeAccess = ({ passwordFile, options, init, socket, as }, listen) => {
   if (!existsSync(passwordFile)) writeFileSync(passwordFile, randomBytes(24).toString('hex'), { mode: 0o600 });
   const password = readFileSync(passwordFile, 'utf8');
-  if (!existsSync(join(dataDir, 'mysql'))) {
-    // made beside and put in its place whole: a start that was killed meanwhile leaves nothing that looks finished
-    const half = `${dataDir}.half`;
-    rmSync(half, { recursive: true, force: true });
-    rmSync(dataDir, { recursive: true, force: true });
-    const made = spawnSync(
-      findProgram('mariadb-install-db'),
-      [
-        '--no-defaults',
-        `--user=${user}`,
-        `--datadir=${half}`,
-        '--auth-root-authentication-method=normal',
-        '--skip-test-db',
-      ],
-      { encoding: 'utf8', env, ...who, cwd: folder },
-    );
-    if (made.status !== 0) {
-      const said = (made.stderr || made.stdout).trim().split('\n');
-      const why = said.find((line) => line.includes('ERROR') && !line.includes('Aborting')) ?? said.at(-1);
-      throw new Stop(`The database could not be created in ${dataDir}: ${why}`);
-    }
-    renameSync(half, dataDir);
-  }
-  // how programs reach it is written into files that only this user reads: command lines and their passwords can be read by everybody
-  const options = join(folder, 'client.cnf');
   writeFileSync(options, `[client]\nsocket=${socket}\nuser=odograph\npassword=${password}\n`, { mode: 0o600 });
-  // root only by the socket; the application by name and password
-  const init = join(folder, 'init.sql');
   writeFileSync(
     init,
     [
@@ -149,11 +151,11 @@ export const startDatabase = async (folder, { throwAway = false, listen, as } = 
     { mode: 0o600 },
   );
   giveTo(as, passwordFile, init, options);
-  rmSync(log, { force: true });
-  const durability = throwAway
-    ? ['--innodb-flush-log-at-trx-commit=0', '--innodb-doublewrite=0']
-    : ['--innodb-flush-log-at-trx-commit=1'];
-  const server = spawn(
+  return password;
+};
+
+const spawnServer = ({ user, dataDir, socket, pidFile, log, init, run }, { throwAway, listen }) =>
+  spawn(
     findProgram('mariadbd'),
     [
       '--no-defaults',
@@ -170,28 +172,20 @@ export const startDatabase = async (folder, { throwAway = false, listen, as } = 
       '--collation-server=utf8mb4_unicode_ci',
       '--innodb-buffer-pool-size=256M',
       '--max-connections=100',
-      ...durability,
+      ...(throwAway
+        ? ['--innodb-flush-log-at-trx-commit=0', '--innodb-doublewrite=0']
+        : ['--innodb-flush-log-at-trx-commit=1']),
     ],
-    { stdio: 'ignore', detached: true, env, ...who, cwd: folder },
+    { stdio: 'ignore', detached: true, ...run },
   );
-  let ended = false;
-  server.once('exit', () => {
-    ended = true;
-  });
-  server.once('error', () => {
-    ended = true;
-  });
+
+/** Waits until it answers; says why it does not. */
+const untilAnswers = async ({ options, log, dataDir }, hasEnded, stop) => {
   const client = findProgram('mariadb');
   const answers = () =>
     spawnSync(client, [`--defaults-file=${options}`, '-e', 'SELECT 1'], { stdio: 'ignore' }).status === 0;
-  const stop = async () => {
-    if (ended) return;
-    server.kill('SIGTERM');
-    if (!(await untilGone(server.pid, 20_000))) server.kill('SIGKILL');
-    rmSync(socketDir, { recursive: true, force: true });
-  };
   for (const end = Date.now() + 60_000; !answers(); await pause(60)) {
-    if (ended)
+    if (hasEnded())
       throw new Stop(
         `The database did not start: ${lastErrors(log) || `see ${log}`} Its data in ${dataDir} were left as they are; if they are damaged, put a copy of the folder in their place.`,
       );
@@ -200,13 +194,37 @@ export const startDatabase = async (folder, { throwAway = false, listen, as } = 
       throw new Stop(`The database did not answer within a minute; see ${log}.`);
     }
   }
+};
+
+/**
+ * Starts MariaDB on `folder` (made when it is not there) and waits until it answers.
+ * `throwAway`: for tests, without waiting for the disk. `listen`: host and port where a second machine is to reach it; otherwise it has its socket only.
+ * `as`: the user it runs as. Gives socket, user, password, the file with the options of its clients, and `stop`.
+ */
+export const startDatabase = async (folder, { throwAway = false, listen, as } = {}) => {
+  const places = placesOf(folder, as);
+  const { dataDir, pidFile, log, socket, socketDir, options } = places;
+  makeFolders(places);
+  if (!throwAway) mustHaveRoom(folder);
+  await stopLeftover(pidFile, dataDir);
+  makeData(places);
+  const password = writeAccess(places, listen);
+  rmSync(log, { force: true });
+  const server = spawnServer(places, { throwAway, listen });
+  let ended = false;
+  for (const how of ['exit', 'error'])
+    server.once(how, () => {
+      ended = true;
+    });
+  const stop = async () => {
+    if (ended) return;
+    server.kill('SIGTERM');
+    if (!(await untilGone(server.pid, 20_000))) server.kill('SIGKILL');
+    rmSync(socketDir, { recursive: true, force: true });
+  };
+  await untilAnswers(places, () => ended, stop);
   return {
-    socket,
-    options,
-    user: 'odograph',
-    password,
-    pid: server.pid,
-    stop,
+    ...{ socket, options, user: 'odograph', password, pid: server.pid, stop },
     onExit: (tell) => server.once('exit', tell),
   };
 };

@@ -113,86 +113,89 @@ const takeInWaiting = (part) => {
   return () => ended(taking);
 };
 
+/** Starts the parts of the product, each as a process of its own that ends itself when this one is gone. */
+const starter =
+  ({ as, database, version }) =>
+  (file, { stdout = 'ignore', flags = [] } = {}) =>
+    spawn(process.execPath, [...flags, join(root, 'server/dist', file)], {
+      detached: true,
+      cwd: folder,
+      ...(as ? { uid: as.uid, gid: as.gid } : {}),
+      // the channel is there to be lost
+      stdio: ['ignore', stdout, 'inherit', 'ipc'],
+      env: {
+        ...process.env,
+        NODE_ENV: 'production',
+        PORT: String(port),
+        ODOGRAPH_DATA: folder,
+        ...(withDemo ? { ODOGRAPH_DEMO: join(root, 'demo/footage') } : {}),
+        ODOGRAPH_VERSION: version,
+        ODOGRAPH_LOG: process.env.ODOGRAPH_LOG ?? 'warn',
+        ODOGRAPH_DB_SOCKET: database.socket,
+        ODOGRAPH_DB_USER: database.user,
+        ODOGRAPH_DB_PASSWORD: database.password,
+      },
+    });
+
+/** For what whoever runs it does beside it. */
+const tellWhereItRuns = () => {
+  const told = Object.entries({
+    PORT: String(port),
+    HOST: host,
+    PUBLIC_URL: process.env.PUBLIC_URL,
+    SMTP_URL: process.env.SMTP_URL,
+  });
+  const said = Object.fromEntries(told.filter(([, v]) => v !== undefined));
+  writeFileSync(join(folder, 'running.json'), JSON.stringify(said), { mode: 0o600 });
+};
+
+/** All of it, until it is asked to end or a part is lost; what is to be stopped at the end goes into `stops`. */
+const untilItEnds = async (stops) => {
+  const asked = Promise.race(
+    ['SIGINT', 'SIGTERM', 'SIGHUP'].map(
+      (signal) => new Promise((resolve) => process.on(signal, () => resolve({ signal }))),
+    ),
+  );
+  needPrograms(['mariadbd', 'mariadb-install-db', 'mariadb', 'ffmpeg', 'ffprobe']);
+  needPackages();
+  build(['core', 'server', 'web']);
+  const as = ownUser(folder);
+  const database = await startDatabase(join(folder, 'db'), { as, listen: databaseListens() });
+  stops.push(database.stop);
+  const { version } = JSON.parse(readFileSync(join(root, 'package.json'), 'utf8'));
+  const part = starter({ as, database, version });
+  tellWhereItRuns();
+  const server = part('main.js', { flags: [SERVER_HEAP] });
+  const gone = once(server, 'exit');
+  stops.push(() => ended(server));
+  const first = await Promise.race([asked, ready(server)]);
+  if (first?.signal) return;
+  stops.push(keepWorking(() => part('worker.js')));
+  if (withDemo) stops.push(takeInWaiting(part));
+  note(
+    withDemo
+      ? `Odograph is at ${address} (sign in as coach@lanternwood.example with lanternwood-mat-7; Ctrl-C stops it)`
+      : `Odograph is at ${address} (npm run invite -- E-MAIL invites somebody to found an academy; Ctrl-C stops it)`,
+  );
+  const why = await Promise.race([
+    asked,
+    gone.then(() => ({ lost: 'server' })),
+    new Promise((resolve) => database.onExit(() => resolve({ lost: 'database' }))),
+  ]);
+  if (why.lost)
+    throw new Stop(`The ${why.lost} has ended unexpectedly; what was saved is safe. Start again with npm start.`);
+};
+
 main(async () => {
   if (!Number.isInteger(port) || port < 1 || port > 65_535)
     throw new Stop(`PORT is "${process.env.PORT}", which is no port number (1 to 65535).`);
   await portMustBeFree();
   onlyOne();
   const stops = [() => rmSync(running, { force: true }), () => rmSync(join(folder, 'running.json'), { force: true })];
-  let ending = false;
-  const end = async () => {
-    if (ending) return;
-    ending = true;
-    for (const stop of stops.reverse()) await stop();
-  };
   try {
-    const asked = Promise.race(
-      ['SIGINT', 'SIGTERM', 'SIGHUP'].map(
-        (signal) => new Promise((resolve) => process.on(signal, () => resolve({ signal }))),
-      ),
-    );
-    needPrograms(['mariadbd', 'mariadb-install-db', 'mariadb', 'ffmpeg', 'ffprobe']);
-    needPackages();
-    build(['core', 'server', 'web']);
-    const as = ownUser(folder);
-    const database = await startDatabase(join(folder, 'db'), { as, listen: databaseListens() });
-    stops.push(database.stop);
-    const { version } = JSON.parse(readFileSync(join(root, 'package.json'), 'utf8'));
-    const part = (file, { stdout = 'ignore', flags = [] } = {}) =>
-      spawn(process.execPath, [...flags, join(root, 'server/dist', file)], {
-        detached: true,
-        cwd: folder,
-        ...(as ? { uid: as.uid, gid: as.gid } : {}),
-        // the channel is there to be lost: when this process is gone, the server ends itself
-        stdio: ['ignore', stdout, 'inherit', 'ipc'],
-        env: {
-          ...process.env,
-          NODE_ENV: 'production',
-          PORT: String(port),
-          ODOGRAPH_DATA: folder,
-          ...(withDemo ? { ODOGRAPH_DEMO: join(root, 'demo/footage') } : {}),
-          ODOGRAPH_VERSION: version,
-          ODOGRAPH_LOG: process.env.ODOGRAPH_LOG ?? 'warn',
-          ODOGRAPH_DB_SOCKET: database.socket,
-          ODOGRAPH_DB_USER: database.user,
-          ODOGRAPH_DB_PASSWORD: database.password,
-        },
-      });
-    // for what whoever runs it does beside it
-    const told = Object.entries({
-      PORT: String(port),
-      HOST: host,
-      PUBLIC_URL: process.env.PUBLIC_URL,
-      SMTP_URL: process.env.SMTP_URL,
-    });
-    writeFileSync(
-      join(folder, 'running.json'),
-      JSON.stringify(Object.fromEntries(told.filter(([, v]) => v !== undefined))),
-      {
-        mode: 0o600,
-      },
-    );
-    const server = part('main.js', { flags: [SERVER_HEAP] });
-    const gone = once(server, 'exit');
-    stops.push(() => ended(server));
-    const first = await Promise.race([asked, ready(server)]);
-    if (first?.signal) return await end();
-    stops.push(keepWorking(() => part('worker.js')));
-    if (withDemo) stops.push(takeInWaiting(part));
-    note(
-      withDemo
-        ? `Odograph is at ${address} (sign in as coach@lanternwood.example with lanternwood-mat-7; Ctrl-C stops it)`
-        : `Odograph is at ${address} (npm run invite -- E-MAIL invites somebody to found an academy; Ctrl-C stops it)`,
-    );
-    const why = await Promise.race([
-      asked,
-      gone.then(() => ({ lost: 'server' })),
-      new Promise((resolve) => database.onExit(() => resolve({ lost: 'database' }))),
-    ]);
-    if (why.lost && !ending)
-      throw new Stop(`The ${why.lost} has ended unexpectedly; what was saved is safe. Start again with npm start.`);
+    await untilItEnds(stops);
   } finally {
-    await end();
+    for (const stop of stops.reverse()) await stop();
   }
   process.exit(process.exitCode ?? 0);
 });

@@ -26,6 +26,15 @@ const onAsked = (parts: readonly PhrasePart[]): readonly PhrasePart[] => {
     const done = now.slice(0, to).filter((e) => e.attempt === attempt && isDone(e));
     return done.length > 0 && done.every((e) => e.status === 'asked');
   };
+  // *my back hurt so I stopped*: of a place that is asked about, and nothing done
+  const isOfPlace = (p: PhrasePart): boolean => {
+    const of = now.filter((e) => e.attempt === p.attempt && (isDone(e) || e.meant.part === 'position') && e !== p);
+    return (
+      of.length > 0 && of.every((e) => e.meant.part === 'position' && e.status === 'asked' && e.others.length === 0)
+    );
+  };
+  for (const [i, p] of now.entries())
+    if (p.meant.part === 'result' && p.attempt === 0 && p.status === 'certain' && isOfPlace(p)) now[i] = asked(p);
   for (const [i, p] of now.entries())
     if (p.attempt > 0 && p.status === 'certain' && isDone(p) && (isOpen(p.attempt, i) || isOpen(p.attempt - 1, i)))
       now[i] = asked(p);

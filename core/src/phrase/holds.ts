@@ -229,6 +229,9 @@ const held = (from: number, said: Heard, words: Words): HoldSpan | undefined => 
   };
 };
 
+/** What is left by somebody. */
+const LEFT_BEHIND = new Set('his her their my the it him them an a'.split(' '));
+
 type More = { readonly is: Meaning['is']; readonly said: Partial<Heard>; readonly base: Heard };
 
 /** What a token adds to a hold that is heard; undefined where it has no place in it, or says nothing by itself. */
@@ -295,7 +298,10 @@ export const holdsAt = (
     };
     const short = SHORT.get(token.text);
     if (short && !heard.limb) go({ limbSide: short[0], limb: short[1] }, 1);
-    for (const { meaning, fit: how } of meaningsOf(token.text)) {
+    const next = line.at(at + 1);
+    // *left his arm out* is no side
+    const isLeaving = token.text === 'left' && next !== undefined && !next.opens && LEFT_BEHIND.has(next.text);
+    for (const { meaning, fit: how } of isLeaving ? [] : meaningsOf(token.text)) {
       const more = heardMore(heard, meaning);
       if (more) {
         go(more.said, more.is === 'mine' ? how * 0.5 : how, at + 1, more.base);

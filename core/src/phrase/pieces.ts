@@ -134,6 +134,10 @@ const isNoPlace = (line: Line, at: number): boolean => {
   return text === 'side' && SIDED.has(before);
 };
 
+/** *arm across their own neck*: a place of which the name says whose something is. */
+const namesOwner = (word: PositionWord | undefined): boolean =>
+  [word?.name ?? '', ...(word?.aliases ?? [])].some((text) => tokens(text).some((t) => MINE.has(t) || THEIRS.has(t)));
+
 /** What is held alone is a hold only where something says so, or where nothing else stands there: *back* and *arm* are said of much. */
 const HOLDING = new Set(
   'with and has have had hold holds held holding grip grips gripped keeping keeps using plus got gets'.split(' '),
@@ -155,7 +159,7 @@ const piecesOfSpan = (line: Line, span: Span, words: Words): readonly Piece[] =>
       if (THEIRS.has(line.at(from - 1)?.text ?? '') && HOLDING.has(line.at(from - 2)?.text ?? '')) return [];
       if (isOne && isNoPlace(line, from)) return [];
       // *open my guard* is done
-      if (!isWritten && hasOwner(line, from + 1, to - 1)) return [];
+      if (hasOwner(line, from + 1, to - 1) && !namesOwner(words.position(key))) return [];
       const ownTokens = Array.from({ length: to - from }, (_, i) => from + i);
       const isVerb = !isWritten && isOne && line.at(from)!.isWord;
       return rolesAround(line, span, words).flatMap((around): Piece[] => {
@@ -328,6 +332,8 @@ const holdPieces = (line: Line, at: number, spans: Spans, words: Words): readonl
   );
   return holdsAt(line, at, targetsAt, words).flatMap(({ hold, from, to, gain, quality, isBare }): Piece[] =>
     (isBare && !mayBeBare(line, from, to)) ||
+    // two letters are no slip of what is held
+    (isBare && quality < 1 && to - from === 1 && line.at(from)!.text.length <= 2) ||
     // *has my back* is where they are, *got the back* where it ended
     (isBare && hold.target === 'back') ||
     (to <= named && isPutTogether(hold)) ||
