@@ -264,6 +264,7 @@ const thoroughly = (say) => {
       'faults',
       'breakdown',
       'screens',
+      'start',
     ],
     { cwd: root, encoding: 'utf8', maxBuffer: 2 ** 28, env: { ...process.env, ODOGRAPH_THOROUGH: '1' } },
   );

@@ -167,9 +167,11 @@ test('when twenty lines are typed as coaches talk, what was meant should be kept
   await openBench(page, 'Lantern Cup, final round');
   const libraryNow = (): Promise<Library> => libraryOf(page, running.url);
   let known = new Set((await libraryNow()).attempts.map((a) => a.id));
-  for (const { typed, tries, note = '' } of LINES) {
+  for (const [nth, { typed, tries, note = '' }] of LINES.entries()) {
     await openLine(page);
-    await page.keyboard.type(typed);
+    // key by key for some: that a line reads the same however it grew is a property of the core
+    if (nth % 4 === 0) await page.keyboard.type(typed);
+    else await page.keyboard.insertText(typed);
     await expect(line(page)).toHaveValue(typed);
     if (typed.includes('gravlock')) {
       // what do you call it here: two more keys, and the line is read again

@@ -5,6 +5,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Running } from './support/running.js';
 import { COACH, DEMO_SIZE, expect, test } from './support/test.js';
+import { isThorough } from './support/thorough.js';
 
 const START = join(import.meta.dirname, '../../scripts/start.mjs');
 
@@ -114,10 +115,13 @@ const hasFile = (folder: string): boolean =>
   existsSync(join(folder, 'media')) &&
   readdirSync(join(folder, 'media'), { recursive: true }).some((path) => String(path).endsWith('original'));
 
-for (const [moment, isReached] of [
-  ['while the database is made', (folder: string) => existsSync(join(folder, 'db/data.half/ibdata1'))],
+const MOMENTS = [
   ['in the middle of the first load', hasFile],
-] as const)
+  ['while the database is made', (folder: string) => existsSync(join(folder, 'db/data.half/ibdata1'))],
+] as const;
+
+/** One of its kind; `npm run stress` looks at all. */
+for (const [moment, isReached] of isThorough ? MOMENTS : MOMENTS.slice(0, 1))
   test(`when it is killed ${moment}, the next start should finish what was begun, and nothing be there twice`, async ({
     request,
   }) => {

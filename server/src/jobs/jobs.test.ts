@@ -12,6 +12,7 @@ import { clipRequest } from '../testing/requests.js';
 import { COACH, DEMO_FOLDER, TestApp, type Client } from '../testing/testApp.js';
 import { made, numbersIn } from '../testing/video.js';
 import { Handlers } from './handlers.js';
+import { isThorough } from '../testing/thorough.js';
 
 const SOURCE = join(DEMO_FOLDER, 'lantern-final.mp4');
 /** Some of the demo's footage, its numbers in the pictures, coded otherwise. */
@@ -20,7 +21,6 @@ const cut = (name: string, ...args: readonly string[]): Promise<string> =>
 
 /** Stepped through on the screen by the journeys in any case; compared here as well where `npm run stress` runs these tests. */
 const STEPPED: readonly string[] = ['MOV from a phone, held upright', 'HEVC', 'MPEG-TS', '59.94 frames a second'];
-const isThorough = process.env['ODOGRAPH_THOROUGH'] === '1';
 
 /** Ways in which cameras and programs write video, each with what it must come out as. */
 const ALL_KINDS: readonly (readonly [
