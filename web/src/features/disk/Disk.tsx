@@ -8,7 +8,7 @@ import { DISK_TEXT as T } from './disk.text.js';
 const sum = (files: readonly FileUse[], of: (file: FileUse) => number): number =>
   files.reduce((total, file) => total + of(file), 0);
 
-const COLUMNS = 'minmax(0, 1fr) 84px 160px 84px 92px';
+const COLUMNS = { base: '1fr 1fr 1fr auto', md: 'minmax(0, 1fr) 84px 160px 84px 92px' };
 
 /** How the parts of one footage, or of all, stand to each other: originals solid, what can be made again hatched by a lighter tone. */
 const Bar = ({ file, most }: { readonly file: FileUse; readonly most: number }): React.JSX.Element => (
@@ -88,12 +88,13 @@ export const Disk = (): React.JSX.Element => {
                 data-file={file.name}
                 display="grid"
                 gridTemplateColumns={COLUMNS}
-                gap="4"
+                columnGap="4"
+                rowGap="1"
                 paddingBlock="2.5"
                 borderBottomWidth="1px"
                 alignItems="center"
               >
-                <Box minWidth="0">
+                <Box minWidth="0" gridColumn={{ base: '1 / -1', md: 'auto' }}>
                   <Box overflow="hidden" textOverflow="ellipsis" whiteSpace="nowrap">
                     {file.isInBin ? T.inBin : file.footage.join(', ') || T.none}
                   </Box>

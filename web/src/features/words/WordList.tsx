@@ -94,7 +94,7 @@ export const WordList = (): React.JSX.Element | null => {
   };
   return (
     <Box maxWidth="980px">
-      <Flex alignItems="baseline" gap="3">
+      <Flex alignItems="baseline" gap="3" flexWrap="wrap">
         <Heading flex="1">{T.title}</Heading>
         <Action onClick={() => saveText('odograph-words.csv', 'text/csv', wordsCsv(words, isOwn))}>{T.save}</Action>
         <PickFile accept=".csv,text/csv" testId="words-picker" onText={setList}>
@@ -108,7 +108,7 @@ export const WordList = (): React.JSX.Element | null => {
         {T.lead}
       </Box>
       {list !== null && <ReadWords key={list} text={list} words={words} onDone={() => setList(null)} />}
-      <Flex gap="6" alignItems="flex-end" marginBottom="3">
+      <Flex columnGap="6" rowGap="3" flexWrap="wrap" alignItems="flex-end" marginBottom="3">
         <Choice
           label={WORD_LIST_TEXT.kind}
           name="kind"
@@ -119,7 +119,14 @@ export const WordList = (): React.JSX.Element | null => {
             close();
           }}
         />
-        <Ruled aria-label={T.find} placeholder={T.find} value={sought} onChange={(e) => setSought(e.target.value)} />
+        <Ruled
+          flex="1 1 200px"
+          width="auto"
+          aria-label={T.find}
+          placeholder={T.find}
+          value={sought}
+          onChange={(e) => setSought(e.target.value)}
+        />
         <Choice
           label={T.language}
           name="language"

@@ -26,8 +26,9 @@ export const WordRow = ({
     borderBottomWidth="1px"
     paddingBlock="2"
     display="grid"
-    gridTemplateColumns="230px 1fr auto"
-    gap="5"
+    gridTemplateColumns={{ base: '1fr auto', md: '230px 1fr auto' }}
+    columnGap="5"
+    rowGap="1"
     alignItems="baseline"
     opacity={isHidden ? 0.75 : 1}
   >
@@ -39,7 +40,7 @@ export const WordRow = ({
         {mark}
       </Box>
     </Box>
-    <Box fontSize="15px">
+    <Box fontSize="15px" gridColumn={{ base: '1 / -1', md: 'auto' }} gridRow={{ base: '2', md: 'auto' }}>
       {aliasesIn(word, language).join(' · ')}
       <Box color="inkSoft" fontSize="13.5px">
         {definitionText(word, words)}
