@@ -64,6 +64,54 @@ const untilReady = async (ask, ids, kinds) => {
   }
 };
 
+/** Steps and jumps through one piece, through the screen and on a bare video; then slowly, and backwards. */
+const steppedThrough = async ({ url, ask, unpackTimes, context, files, footage, angles }, title, name) => {
+  const file = files.find((f) => f.name === name);
+  const at = footage.find((f) => f.title === title);
+  const angle = angles.find((a) => a.fileId === file.id);
+  const answer = await ask('GET', `/api/files/${file.id}/proxy/times`);
+  const table = unpackTimes(new Uint8Array(await answer.arrayBuffer()));
+  const original = unpackTimes(new Uint8Array(await (await ask('GET', `/api/files/${file.id}/times`)).arrayBuffer()));
+  const seconds = [...table.ticks].map((t) => (t * table.timeBaseNum) / table.timeBaseDen);
+  const page = await context.newPage();
+  const timed = { ours: [], bare: [] };
+  const openBench = async () => {
+    await page.goto(`${url}/break-down/${at.id}?camera=${angle.id}`);
+    await page.locator('[data-testid=picture][data-settled=true]').waitFor();
+    await page.locator('video[src^=blob]').waitFor();
+  };
+  for (let round = 0; round < ROUNDS; round++) {
+    const moves = movesOf(file.frames, round + 1);
+    await openBench();
+    timed.ours.push(...(await page.evaluate(throughScreen, { moves, ticks: [...original.ticks] })));
+    await page.goto(`${url}/api/health`);
+    timed.bare.push(
+      ...(await page.evaluate(onBareVideo, { moves, seconds, src: `/api/files/${file.id}/proxy`, size: SHOWN })),
+    );
+  }
+  const rows = [];
+  for (const kind of ['jump', 'next', 'before']) {
+    const of = (list) => list.filter((t) => t.kind === kind).map((t) => t.ms);
+    rows.push({ name, kind, ours: of(timed.ours), bare: of(timed.bare) });
+  }
+  await openBench();
+  await page.keyboard.press('s');
+  await page.keyboard.press('s');
+  const slow = await page.evaluate(played, 6000);
+  const skipped = (frames, by) => frames.slice(1).filter((f, i) => f !== frames[i] + by).length;
+  await page.keyboard.press('s');
+  await page.keyboard.press('End');
+  await page.locator(`[data-testid=picture][data-settled=true][data-frame="${file.frames - 1}"]`).waitFor();
+  await page.keyboard.press('r');
+  const back = await page.evaluate(played, 6000);
+  const notes = [
+    `${name} at a quarter of the speed: ${slow.frames.length} frames one after the other, ${skipped(slow.frames, 1)} left out, ${slow.perSecond.toFixed(1)} a second of ${(file.frames / file.seconds / 4).toFixed(1)}`,
+    `${name} backwards: ${back.perSecond.toFixed(1)} frames a second, ${skipped(back.frames, -1)} left out; goal ≥ ${GOALS.reverse}: ${back.perSecond >= GOALS.reverse && !skipped(back.frames, -1) ? 'held' : '**missed**'}`,
+  ];
+  await page.close();
+  return { rows, notes };
+};
+
 const stepping = async (url, ask, unpackTimes) => {
   const { chromium } = need('@playwright/test');
   const browser = await chromium.launch({
@@ -80,50 +128,9 @@ const stepping = async (url, ask, unpackTimes) => {
     });
     const { files, footage, angles } = await ask('GET', '/api/library');
     for (const [title, name] of PIECES) {
-      const file = files.find((f) => f.name === name);
-      const at = footage.find((f) => f.title === title);
-      const angle = angles.find((a) => a.fileId === file.id);
-      const answer = await ask('GET', `/api/files/${file.id}/proxy/times`);
-      const table = unpackTimes(new Uint8Array(await answer.arrayBuffer()));
-      const original = unpackTimes(
-        new Uint8Array(await (await ask('GET', `/api/files/${file.id}/times`)).arrayBuffer()),
-      );
-      const seconds = [...table.ticks].map((t) => (t * table.timeBaseNum) / table.timeBaseDen);
-      const page = await context.newPage();
-      const timed = { ours: [], bare: [] };
-      const openBench = async () => {
-        await page.goto(`${url}/break-down/${at.id}?camera=${angle.id}`);
-        await page.locator('[data-testid=picture][data-settled=true]').waitFor();
-        await page.locator('video[src^=blob]').waitFor();
-      };
-      for (let round = 0; round < ROUNDS; round++) {
-        const moves = movesOf(file.frames, round + 1);
-        await openBench();
-        timed.ours.push(...(await page.evaluate(throughScreen, { moves, ticks: [...original.ticks] })));
-        await page.goto(`${url}/api/health`);
-        timed.bare.push(
-          ...(await page.evaluate(onBareVideo, { moves, seconds, src: `/api/files/${file.id}/proxy`, size: SHOWN })),
-        );
-      }
-      for (const kind of ['jump', 'next', 'before']) {
-        const of = (list) => list.filter((t) => t.kind === kind).map((t) => t.ms);
-        rows.push({ name, kind, ours: of(timed.ours), bare: of(timed.bare) });
-      }
-      await openBench();
-      await page.keyboard.press('s');
-      await page.keyboard.press('s');
-      const slow = await page.evaluate(played, 6000);
-      const skipped = (frames, by) => frames.slice(1).filter((f, i) => f !== frames[i] + by).length;
-      await page.keyboard.press('s');
-      await page.keyboard.press('End');
-      await page.locator(`[data-testid=picture][data-settled=true][data-frame="${file.frames - 1}"]`).waitFor();
-      await page.keyboard.press('r');
-      const back = await page.evaluate(played, 6000);
-      notes.push(
-        `${name} at a quarter of the speed: ${slow.frames.length} frames one after the other, ${skipped(slow.frames, 1)} left out, ${slow.perSecond.toFixed(1)} a second of ${(file.frames / file.seconds / 4).toFixed(1)}`,
-        `${name} backwards: ${back.perSecond.toFixed(1)} frames a second, ${skipped(back.frames, -1)} left out; goal ≥ ${GOALS.reverse}: ${back.perSecond >= GOALS.reverse && !skipped(back.frames, -1) ? 'held' : '**missed**'}`,
-      );
-      await page.close();
+      const found = await steppedThrough({ url, ask, unpackTimes, context, files, footage, angles }, title, name);
+      rows.push(...found.rows);
+      notes.push(...found.notes);
     }
   } finally {
     await browser.close();
@@ -205,42 +212,8 @@ const heavyFilm = async (ask, folder, newId) => {
   ];
 };
 
-const jobs = async (url, ask, folder, newId) => {
-  const notes = [];
-  const say = (what, value, goal, holds) =>
-    notes.push(`${what}: ${value}; goal ${goal}: ${holds ? 'held' : '**missed**'}`);
-  note('Making a minute of 720 lines …');
-  const path = film(join(folder, 'minute.mp4'), {
-    seconds: 60,
-    filter: 'scale=1280:720',
-    coded: ['-preset', 'veryfast', '-crf', '22'],
-  });
-  note('Making it ready …');
-  const { id, took, seen } = await madeReady(ask, readFileSync(path), 'minute.mp4', newId, async () => {
-    const began = performance.now();
-    await (await fetch(`${url}/api/library/base`, { headers: { cookie: ask.cookie } })).arrayBuffer();
-    return { listMs: performance.now() - began };
-  });
-  const list = seen.map((one) => one.listMs);
-  say(
-    'a proxy of a minute of 1280×720',
-    `${took('proxy').toFixed(1)} s, ${(60 / took('proxy')).toFixed(1)} × real time`,
-    `≥ ${GOALS.proxyTimes} ×`,
-    60 / took('proxy') >= GOALS.proxyTimes,
-  );
-  const rest = took('look') + took('sound');
-  say(
-    'picture strip, activity, cuts and sound of a minute',
-    `${rest.toFixed(1)} s (${took('look').toFixed(1)} and ${took('sound').toFixed(1)})`,
-    `≤ ${GOALS.perMinuteS} s`,
-    rest <= GOALS.perMinuteS,
-  );
-  say(
-    'the footage list while the proxy is made',
-    `median ${median(list).toFixed(0)} ms, 95 % within ${part(list, 0.95).toFixed(0)} ms (${list.length} times)`,
-    `≤ ${GOALS.listP95Ms} ms`,
-    part(list, 0.95) <= GOALS.listP95Ms,
-  );
+/** Cuts a reel of twenty clips out of a file; gives the seconds it took and the frames that are in it. */
+const reelOf = async (ask, folder, newId, id) => {
   const [angleId, footageId] = [newId(), newId()];
   const athlete = (name) => ({ id: newId(), name });
   await ask('POST', '/api/footage', {
@@ -283,6 +256,46 @@ const jobs = async (url, ask, folder, newId) => {
     ],
     { encoding: 'utf8' },
   ).stdout.trim();
+  return { reelS, counted };
+};
+
+const jobs = async (url, ask, folder, newId) => {
+  const notes = [];
+  const say = (what, value, goal, holds) =>
+    notes.push(`${what}: ${value}; goal ${goal}: ${holds ? 'held' : '**missed**'}`);
+  note('Making a minute of 720 lines …');
+  const path = film(join(folder, 'minute.mp4'), {
+    seconds: 60,
+    filter: 'scale=1280:720',
+    coded: ['-preset', 'veryfast', '-crf', '22'],
+  });
+  note('Making it ready …');
+  const { id, took, seen } = await madeReady(ask, readFileSync(path), 'minute.mp4', newId, async () => {
+    const began = performance.now();
+    await (await fetch(`${url}/api/library/base`, { headers: { cookie: ask.cookie } })).arrayBuffer();
+    return { listMs: performance.now() - began };
+  });
+  const list = seen.map((one) => one.listMs);
+  say(
+    'a proxy of a minute of 1280×720',
+    `${took('proxy').toFixed(1)} s, ${(60 / took('proxy')).toFixed(1)} × real time`,
+    `≥ ${GOALS.proxyTimes} ×`,
+    60 / took('proxy') >= GOALS.proxyTimes,
+  );
+  const rest = took('look') + took('sound');
+  say(
+    'picture strip, activity, cuts and sound of a minute',
+    `${rest.toFixed(1)} s (${took('look').toFixed(1)} and ${took('sound').toFixed(1)})`,
+    `≤ ${GOALS.perMinuteS} s`,
+    rest <= GOALS.perMinuteS,
+  );
+  say(
+    'the footage list while the proxy is made',
+    `median ${median(list).toFixed(0)} ms, 95 % within ${part(list, 0.95).toFixed(0)} ms (${list.length} times)`,
+    `≤ ${GOALS.listP95Ms} ms`,
+    part(list, 0.95) <= GOALS.listP95Ms,
+  );
+  const { reelS, counted } = await reelOf(ask, folder, newId, id);
   say(
     '20 clips of seven seconds in 1280×720 cut out as one MP4',
     `${reelS.toFixed(0)} s, ${counted} of ${20 * 210} frames`,

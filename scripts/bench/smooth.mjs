@@ -137,6 +137,48 @@ const onShelf = async (ask) => {
   return footageId;
 };
 
+/** Plays a minute on the bench and drops marks; gives what was seen meanwhile, and how many frames each mark lies off where its key was pressed. */
+const played = async (context, url, ask, footageId) => {
+  const page = await context.newPage();
+  await page.goto(`${url}/break-down/${footageId}`);
+  await page.locator('video[src^=blob]').waitFor({ timeout: 300_000 });
+  await page.locator('[data-testid=picture][data-settled=true]').waitFor();
+  await page.locator('[data-testid=over-sound][d^=M]').waitFor({ state: 'attached' });
+  const before = (await ask('GET', '/api/library')).moments.length;
+  await page.evaluate(watch);
+  note(`Playing for ${PLAY_S} s …`);
+  await page.keyboard.press('Space');
+  for (let i = 0; i < DROPS; i++) {
+    await pause((PLAY_S * 1000) / DROPS);
+    await page.keyboard.press('d');
+  }
+  await page.keyboard.press('Space');
+  const seen = await page.evaluate(() => globalThis.odographSeen);
+  await page.locator('[data-testid=save-state][data-saved=true]').waitFor();
+  const { moments } = await ask('GET', '/api/library');
+  const dropped = moments.sort((a, b) => (a.id < b.id ? -1 : 1)).slice(before);
+  const off = dropped.map((m, i) => {
+    const shown = seen.shown.findLast(([at]) => at <= seen.keys[i]);
+    return Math.abs(m.pressed.frame - Math.round(shown[1] * 25));
+  });
+  return { seen, off };
+};
+
+const write = ({ seen, off }) => {
+  const within = seen.gaps.filter((g) => g <= GOALS.gapMs).length / seen.gaps.length;
+  const longest = Math.max(0, ...seen.tasks);
+  const isHeld = (held) => (held ? 'held' : 'missed');
+  putSection('npm run bench -- smooth', [
+    `${measuredOn()} ${PLAY_S} s of playing at full speed on the bench: ${HOURS} h of footage (192 × 108, 25 frames a second, played out of the browser's own store), its sound behind the line, a library of the size M, ${MARKS.toLocaleString('en')} marks on it and ${DROPS} dropped meanwhile.`,
+    '',
+    '| what | measured | goal | |',
+    '|---|---|---|---|',
+    `| longest task, ms (tasks over 50 ms: ${seen.tasks.filter((t) => t > GOALS.taskMs).length}) | ${longest ? longest.toFixed(0) : `none over ${GOALS.taskMs}`} | ≤ ${GOALS.taskMs} | ${isHeld(longest <= GOALS.taskMs)} |`,
+    `| animation frames at most ${GOALS.gapMs} ms apart | ${(100 * within).toFixed(1)} % (median ${median(seen.gaps).toFixed(1)} ms, p99 ${part(seen.gaps, 0.99).toFixed(1)} ms) | ≥ ${100 * GOALS.share} % | ${isHeld(within >= GOALS.share)} |`,
+    `| frames between a mark's key and where it was dropped, before it is put back (${off.length} marks) | at most ${Math.max(...off)} | ≤ 1 | ${isHeld(Math.max(...off) <= 1)} |`,
+  ]);
+};
+
 export const smooth = async () => {
   const port = await freePort();
   let product;
@@ -169,40 +211,7 @@ export const smooth = async () => {
         headers: { origin: url },
       });
       await context.addInitScript(() => localStorage.setItem('odograph.overlay', '"sound"'));
-      const page = await context.newPage();
-      await page.goto(`${url}/break-down/${footageId}`);
-      await page.locator('video[src^=blob]').waitFor({ timeout: 300_000 });
-      await page.locator('[data-testid=picture][data-settled=true]').waitFor();
-      await page.locator('[data-testid=over-sound][d^=M]').waitFor({ state: 'attached' });
-      const before = (await ask('GET', '/api/library')).moments.length;
-      await page.evaluate(watch);
-      note(`Playing for ${PLAY_S} s …`);
-      await page.keyboard.press('Space');
-      for (let i = 0; i < DROPS; i++) {
-        await pause((PLAY_S * 1000) / DROPS);
-        await page.keyboard.press('d');
-      }
-      await page.keyboard.press('Space');
-      const seen = await page.evaluate(() => globalThis.odographSeen);
-      await page.locator('[data-testid=save-state][data-saved=true]').waitFor();
-      const { moments } = await ask('GET', '/api/library');
-      const dropped = moments.sort((a, b) => (a.id < b.id ? -1 : 1)).slice(before);
-      const off = dropped.map((m, i) => {
-        const shown = seen.shown.findLast(([at]) => at <= seen.keys[i]);
-        return Math.abs(m.pressed.frame - Math.round(shown[1] * 25));
-      });
-      const within = seen.gaps.filter((g) => g <= GOALS.gapMs).length / seen.gaps.length;
-      const longest = Math.max(0, ...seen.tasks);
-      const isHeld = (held) => (held ? 'held' : 'missed');
-      putSection('npm run bench -- smooth', [
-        `${measuredOn()} ${PLAY_S} s of playing at full speed on the bench: ${HOURS} h of footage (192 × 108, 25 frames a second, played out of the browser's own store), its sound behind the line, a library of the size M, ${MARKS.toLocaleString('en')} marks on it and ${DROPS} dropped meanwhile.`,
-        '',
-        '| what | measured | goal | |',
-        '|---|---|---|---|',
-        `| longest task, ms (tasks over 50 ms: ${seen.tasks.filter((t) => t > GOALS.taskMs).length}) | ${longest ? longest.toFixed(0) : `none over ${GOALS.taskMs}`} | ≤ ${GOALS.taskMs} | ${isHeld(longest <= GOALS.taskMs)} |`,
-        `| animation frames at most ${GOALS.gapMs} ms apart | ${(100 * within).toFixed(1)} % (median ${median(seen.gaps).toFixed(1)} ms, p99 ${part(seen.gaps, 0.99).toFixed(1)} ms) | ≥ ${100 * GOALS.share} % | ${isHeld(within >= GOALS.share)} |`,
-        `| frames between a mark's key and where it was dropped, before it is put back (${off.length} marks) | at most ${Math.max(...off)} | ≤ 1 | ${isHeld(Math.max(...off) <= 1)} |`,
-      ]);
+      write(await played(context, url, ask, footageId));
     } finally {
       await browser.close();
     }
