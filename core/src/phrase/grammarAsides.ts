@@ -8,14 +8,15 @@ import type { SaidFinish } from './types.js';
 /** Where what is told beside places and what is done belongs: holds, what the other side does, why, how it ended, and what only steers. */
 export const asides = {
   reset: (r: Reading, { how }: Extract<Said, { is: 'reset' }>): readonly Way[] =>
-    r.finish || (r.action === null && !r.place)
+    // *out of bounds after the throw*
+    r.finish
       ? []
       : [
           placed(
             { part: 'finish', finish: { kind: 'reset', how, restart: null } },
             { finish: { kind: 'reset', how, restart: null } },
             pointed(r, 'to'),
-            [['order', 0.4]],
+            [['order', r.action === null && !r.place ? 1 : 0.4]],
           ),
         ],
   stays: (r: Reading): readonly Way[] => {

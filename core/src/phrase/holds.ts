@@ -98,23 +98,27 @@ const SLIPS_FROM = 4;
 const leastFit = (word: string): number => (word.length >= 7 ? 0.52 : 0.68);
 const remembered = new Map<string, readonly { readonly meaning: Meaning; readonly fit: number }[]>();
 /** What a token may mean in a hold, with how well it fits. */
-const meaningsOf = (text: string): ReturnType<typeof readMeanings> => {
-  const before = remembered.get(text);
+const meaningsOf = (text: string, isWord: boolean): ReturnType<typeof readMeanings> => {
+  const id = isWord ? `${text} is a word` : text;
+  const before = remembered.get(id);
   if (before) return before;
   if (remembered.size >= 2000) remembered.clear();
-  const found = readMeanings(text);
-  remembered.set(text, found);
+  const found = readMeanings(text, isWord);
+  remembered.set(id, found);
   return found;
 };
-const readMeanings = (text: string): readonly { readonly meaning: Meaning; readonly fit: number }[] => {
+const readMeanings = (
+  text: string,
+  isKnown: boolean,
+): readonly { readonly meaning: Meaning; readonly fit: number }[] => {
   const same = MEANINGS.get(text);
   if (same) return [{ meaning: same, fit: 1 }];
   if (SMALL.has(text) || text.length < 3 || isEveryday(text) || ROLE_WORDS.has(text)) return [];
-  const isWord = isEnglish(text);
+  const isWord = isKnown || isEnglish(text);
   let best: { meaning: Meaning; fit: number } | undefined;
   for (const [word, meaning] of MEANINGS) {
     if (word.length < SLIPS_FROM || isExact(word, meaning)) continue;
-    // an English word is no slip of another, it may only be bent: *hide* is no *head*
+    // a word is no slip of another, it may only be bent: *hide* is no *head*, *choke* no *hook*
     const how = isWord ? fitSpelled(spelled(text), spelled(word), true) : fit(text, word);
     if (how >= leastFit(word) && how > (best?.fit ?? 0)) best = { meaning, fit: how };
   }
@@ -301,7 +305,7 @@ export const holdsAt = (
     const next = line.at(at + 1);
     // *left his arm out* is no side
     const isLeaving = token.text === 'left' && next !== undefined && !next.opens && LEFT_BEHIND.has(next.text);
-    for (const { meaning, fit: how } of isLeaving ? [] : meaningsOf(token.text)) {
+    for (const { meaning, fit: how } of isLeaving ? [] : meaningsOf(token.text, token.isWord)) {
       const more = heardMore(heard, meaning);
       if (more) {
         go(more.said, more.is === 'mine' ? how * 0.5 : how, at + 1, more.base);

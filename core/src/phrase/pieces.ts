@@ -127,7 +127,12 @@ const isNoPlace = (line: Line, at: number): boolean => {
   if (text.length === 1 && at > 0)
     return !BESIDE_LETTER.has(before) && !(next && !next.opens && BESIDE_LETTER.has(next.text));
   // *back to guard*: again
-  if (text === 'back') return next !== undefined && !next.opens && ['to', 'into'].includes(next.text);
+  // *over the back takedown* is how it is done
+  if (text === 'back')
+    return (
+      (next !== undefined && !next.opens && ['to', 'into'].includes(next.text)) ||
+      (before === 'the' && line.at(at - 2)?.text === 'over')
+    );
   // *hafl guard* is no bare guard
   if (text === 'guard') return !opens && !KNOWN.has(before) && !SMALL.has(before);
   // *the left side*, *same side*
@@ -183,7 +188,7 @@ const piecesOfSpan = (line: Line, span: Span, words: Words): readonly Piece[] =>
       // *my double leg*, *his armbar*: whose it is
       const owner = line.at(from)!.opens ? '' : (line.at(from - 1)?.text ?? '');
       // *sprawls on the single leg*: on what is done to them
-      const isMet = owner === 'the' && ['on', 'against', 'off'].includes(line.at(from - 2)?.text ?? '');
+      const isMet = owner === 'the' && ['on', 'against', 'off', 'after'].includes(line.at(from - 2)?.text ?? '');
       // *guillotine position* is where they are
       const behind = line.at(to);
       if (behind && !behind.opens && behind.text === 'position') return [];
@@ -226,8 +231,12 @@ const whoAt = (typed: readonly Token[], at: number, context: PhraseContext): rea
   (['a', 'b'] as const).flatMap((subject): Piece[] => {
     const names = calledOf(context, subject);
     const others = calledOf(context, subject === 'a' ? 'b' : 'a');
-    const isOf = ({ text }: Token): boolean =>
-      !others.includes(text) && names.some((n) => (n.length >= 5 ? fit(text, n) >= NAMED_LEAST : text === n));
+    // *marco's back*: whose something is
+    const isOwner = ({ text, from, to }: Token): boolean => to - from === text.length + 2;
+    const isOf = ({ text, ...where }: Token): boolean =>
+      !isOwner({ text, ...where }) &&
+      !others.includes(text) &&
+      names.some((n) => (n.length >= 5 ? fit(text, n) >= NAMED_LEAST : text === n));
     let to = at;
     while (to < typed.length && (to === at || !typed[to]!.opens) && isOf(typed[to]!)) to++;
     // *white belt* is a grade
