@@ -37,6 +37,12 @@ describe('what is asked though its letters are plain', () => {
     ['behind *no*', 'he held my ankle the entire time, standing, no pass', 'entry pass'],
     ['with a limb that may be the own one', 'scarf hold top, armlock with the legs, tap', 'grip thigh'],
     ['behind what is asked about', 'closed guard bottom, went for the ankles, sweep, ok', 'entry sweep'],
+    ['where they did it', 'she passes my half guard with a knee slice, side control bottom', 'finish side-control'],
+    ["where it can't begin", 'scissor from standing', 'entry scissor-sweep'],
+    ['where it may be where it began', 'tripod sweep, feet on hips, ok', 'finish feet-on-hips'],
+    ['where nobody knows how', 'butterfly bottom, they posted, and landed in mount', 'finish mount'],
+    ['of nothing that was told', 'everything worked today', 'result success'],
+    ['where it is no place', 'my back hurt, armbar, failed', 'position back'],
     ['as a reason of what has not ended', 'no space, triangle, failed', 'reason no-space'],
   ])('when it stands %s, it should be asked', (_, text, part) => {
     expect(partsOf(text, 'asked')).toContain(part);
@@ -55,6 +61,21 @@ describe('what is asked though its letters are plain', () => {
       'finish side-control',
       'result success',
     ]);
+  });
+
+  test('when it is told whose it is, whoever is told of should have done it', () => {
+    expect(partsOf('he defended my kneebar and came on top', 'certain')).toEqual([
+      'result failed',
+      'entry kneelock',
+      'reaction sweep',
+    ]);
+    expect(partsOf('theo sweeps marco from x guard', 'certain')).toEqual(['who b', 'entry sweep', 'position x-guard']);
+    expect(partsOf('he left his arm out, armbar', 'certain')).not.toContain('grip arm');
+  });
+
+  test('when only a name is understood of a line, nothing should be kept; when it is the line, whose it is', () => {
+    expect(phraseFacts('theo felt sore', readPhrase('theo felt sore', words, GYM_CONTEXT), words).parts).toEqual([]);
+    expect(partsOf('theo', 'certain')).toEqual(['who b']);
   });
 
   test('when words are known and all the same no part of it, they should stay in the note unasked', () => {

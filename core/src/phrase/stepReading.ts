@@ -90,9 +90,9 @@ export class StepReading {
     return { parts: this.settled(), pointedTo, left, setAside };
   }
 
-  /** *theo's knee looked sore*: a name and nothing else says nothing. */
+  /** *theo felt sore*: of a name, and nothing else that is understood, nothing is said. */
   private leaveBareNames(): void {
-    if (!this.parts.every((p) => p.meant.part === 'who')) return;
+    if (!this.parts.every((p) => p.meant.part === 'who') || !this.left.some(({ text }) => !SMALL.has(text))) return;
     for (const { from, to } of this.parts.splice(0))
       this.leave(this.typed.filter((token) => from <= token.from && token.to <= to));
   }

@@ -17,6 +17,18 @@ describe('slips of the key', () => {
   });
 
   test.each([
+    ['stripped', 'strips'],
+    ['carried', 'carry'],
+    ['took', 'takes'],
+    ['held', 'holding'],
+    ['swept', 'sweep'],
+    ['got', 'gets'],
+  ])('when "%s" is typed, it should be "%s", bent', (typed, word) => {
+    expect(fit(typed, word)).toBeGreaterThan(0.9);
+    expect(fit(typed, word)).toBeLessThan(1);
+  });
+
+  test.each([
     ['top', 'bottom'],
     ['leg', 'neck'],
     ['no', 'on'],
