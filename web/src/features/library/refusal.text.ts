@@ -98,7 +98,7 @@ const FIELDS: Readonly<Record<Sayable, string>> & Readonly<Record<string, string
   academyName: 'name of the academy',
   clipId: 'clip',
   cue: 'cue',
-  email: 'e-mail',
+  email: 'email',
   password: 'password',
   date: 'date',
   athleteA: 'first athlete',
