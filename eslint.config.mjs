@@ -45,6 +45,16 @@ export default tseslint.config(
             ':matches(JSXElement, JSXFragment) > JSXExpressionContainer > TemplateLiteral > TemplateElement[value.raw=/[A-Za-z]{2}/]',
           message: 'Texts stand in *.text.ts.',
         },
+        {
+          selector:
+            ':matches(JSXElement, JSXFragment) > JSXExpressionContainer > :matches(ConditionalExpression, LogicalExpression) > :matches(Literal[value=/[A-Za-z]{2}/], TemplateLiteral:has(TemplateElement[value.raw=/[A-Za-z]{2}/]))',
+          message: 'Texts stand in *.text.ts.',
+        },
+        {
+          selector:
+            'JSXAttribute[name.name=options] > JSXExpressionContainer > ArrayExpression > ArrayExpression > Literal:nth-child(2)[value=/[A-Za-z]{2}/]',
+          message: 'Texts stand in *.text.ts.',
+        },
       ],
     },
   },

@@ -45,67 +45,23 @@ const testing = async (...names) => {
 
 const percent = (part, of) => `${((100 * part) / of).toFixed(1)} %`;
 
-const equal = (a, b) => JSON.stringify(a) === JSON.stringify(b);
-const sides = ({ limbSide, limb, kind, target, reach, targetSide }) =>
-  [limbSide, limb, kind, target, reach ?? targetSide].filter(Boolean).join(' ');
-
-/** Wholly right: each part is kept as what was said, none was asked, no further attempt found. */
-const isRightOf = (core, words, wanted) => {
-  const { finishId, partsSaid, readPhrase, stateId } = core;
-  const reading = readPhrase(wanted.text, words);
-  const { parts, further } = partsSaid(reading, wanted.text, words, () => '');
-  const got = {
-    position: parts.state ? stateId(parts.state) : null,
-    entry: parts.action ?? null,
-    reactions: (parts.reactions ?? []).map((r) => r.what),
-    finish: parts.finish ? finishId(parts.finish) : null,
-    result: parts.result ?? null,
-    grips: (parts.controls ?? []).map(sides).sort(),
-  };
-  return (
-    further.length === 0 &&
-    Object.keys(got).every((k) => equal(got[k], k === 'grips' ? [...wanted[k]].sort() : wanted[k]))
-  );
-};
-
-/** The same of a phrase in words of a list: by their names. */
-const isOfList = (core, wanted, list) => {
-  const reading = core.readPhrase(wanted.text, list);
-  const said = (what) =>
-    reading.parts.filter((p) => p.status === 'certain' && p.meant.part === what).map((p) => p.meant);
-  const [position] = said('position');
-  const finish = said('finish')[0]?.finish;
-  const got = {
-    position: list.name('position', position?.place.position ?? ''),
-    role: position?.place.role ?? null,
-    entry: list.name('action', said('entry')[0]?.action ?? ''),
-    reactions: said('reaction').map((r) => list.name('reaction', r.what)),
-    finish: finish
-      ? list.name(finish.kind === 'state' ? 'position' : 'submission', finish.position ?? finish.submission)
-      : null,
-    result: said('result')[0]?.result ?? null,
-    reason: said('reason')[0] ? list.name('reason', said('reason')[0].reason) : null,
-  };
-  return reading.attempts === 1 && Object.keys(got).every((k) => equal(got[k], wanted[k]));
-};
-
 /** Phrases of the shipped words: of a hundred, how many wholly right, for each haste. */
-const ofShipped = (core, words, makePhrases) =>
+const ofShipped = (words, { isReadRight, makePhrases }) =>
   HASTE.map((every) => {
     const shares = Array.from({ length: SEEDS }, (_, i) => {
       const all = makePhrases(words, 1000 + i, EACH, every);
-      return (100 * all.filter((wanted) => isRightOf(core, words, wanted)).length) / EACH;
+      return (100 * all.filter((wanted) => isReadRight(wanted, words)).length) / EACH;
     });
     const mean = shares.reduce((a, b) => a + b, 0) / SEEDS;
     return { every, mean, least: Math.min(...shares), most: Math.max(...shares) };
   });
 
-const ofLists = (core, { makeListPhrases, makeWordList, wordListCsv }) => {
+const ofLists = (core, { isListReadRight, makeListPhrases, makeWordList, wordListCsv }) => {
   const shares = Array.from({ length: LISTS }, (_, i) => {
     const list = makeWordList(500 + i);
     const read = core.readVocabulary(wordListCsv(list));
     const all = makeListPhrases(list, 900 + i, EACH_LIST);
-    return (100 * all.filter((w) => isOfList(core, w, read.words)).length) / EACH_LIST;
+    return (100 * all.filter((w) => isListReadRight(w, read.words)).length) / EACH_LIST;
   });
   const mean = shares.reduce((a, b) => a + b, 0) / LISTS;
   return { mean, least: Math.min(...shares), most: Math.max(...shares) };
@@ -187,7 +143,7 @@ export const phrase = async () => {
   const core = await import('../../core/dist/index.js');
   const [phrases, unseen, talk] = await testing('phrases', 'unseenWords', 'gymTalk');
   const words = core.shippedWords();
-  const shipped = ofShipped(core, words, phrases.makePhrases);
+  const shipped = ofShipped(words, phrases);
   const lists = ofLists(core, unseen);
   const gym = ofGymTalk(GYM_TALK, words, talk);
   const apart = ofGymTalk(APART, words, talk);

@@ -5,7 +5,7 @@ export type Counted = 'characters' | 'entries';
 export type Named = 'word' | 'place' | 'hold' | 'aim' | 'member' | 'footage' | 'clip' | 'attempt';
 
 /**
- * What is wrong with a field of a request: a code and, where there is more to say, its facts. `FIELD_FAULTS` in the interface words each. Fields in facts are named
+ * What is wrong with a field of a request: a code and, where there is more to say, its facts. The interface words each (`refusal.text.ts`). Fields in facts are named
  * as in the request; frames are numbers of frames, sizes in bytes.
  */
 export type FieldFault =

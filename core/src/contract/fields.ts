@@ -36,7 +36,7 @@ export const token = (): Joi.StringSchema =>
     .pattern(/^[A-Za-z0-9_-]+$/);
 export const calendarDay = (): Joi.StringSchema =>
   Joi.string()
-    .pattern(/^\d{4}-\d{2}-\d{2}$/)
+    .pattern(/^\d{4}-\d{2}-\d{2}$/, 'day')
     .custom((value: string, helpers) =>
       new Date(`${value}T00:00:00Z`).toISOString().startsWith(value) ? value : helpers.error('fault.no-day'),
     );

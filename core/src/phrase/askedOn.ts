@@ -19,6 +19,15 @@ const endsOfAsked = (parts: readonly PhrasePart[]): readonly PhrasePart[] =>
     return told.some((e) => (e.meant.part === 'entry' && isOther) || e.meant.part === 'finish') ? asked(p) : p;
   });
 
+/** *my back hurt so I stopped*: so is the result of a place that may be none, and of nothing done. */
+const resultsOfPlaces = (parts: readonly PhrasePart[]): readonly PhrasePart[] =>
+  parts.map((p) => {
+    if (p.meant.part !== 'result' || p.attempt > 0 || p.status !== 'certain') return p;
+    const of = parts.filter((e) => e !== p && e.attempt === 0 && (isDone(e) || e.meant.part === 'position'));
+    const isNone = of.every((e) => e.meant.part === 'position' && e.status === 'asked' && e.others.length === 0);
+    return of.length > 0 && isNone ? asked(p) : p;
+  });
+
 /** So is a further attempt that stands on one of which all that was done is asked about. */
 const onAsked = (parts: readonly PhrasePart[]): readonly PhrasePart[] => {
   const now = [...parts];
@@ -26,15 +35,6 @@ const onAsked = (parts: readonly PhrasePart[]): readonly PhrasePart[] => {
     const done = now.slice(0, to).filter((e) => e.attempt === attempt && isDone(e));
     return done.length > 0 && done.every((e) => e.status === 'asked');
   };
-  // *my back hurt so I stopped*: of a place that is asked about, and nothing done
-  const isOfPlace = (p: PhrasePart): boolean => {
-    const of = now.filter((e) => e.attempt === p.attempt && (isDone(e) || e.meant.part === 'position') && e !== p);
-    return (
-      of.length > 0 && of.every((e) => e.meant.part === 'position' && e.status === 'asked' && e.others.length === 0)
-    );
-  };
-  for (const [i, p] of now.entries())
-    if (p.meant.part === 'result' && p.attempt === 0 && p.status === 'certain' && isOfPlace(p)) now[i] = asked(p);
   for (const [i, p] of now.entries())
     if (p.attempt > 0 && p.status === 'certain' && isDone(p) && (isOpen(p.attempt, i) || isOpen(p.attempt - 1, i)))
       now[i] = asked(p);
@@ -84,4 +84,4 @@ export const askedOn = (
   pointedTo: ReadonlySet<PhrasePart>,
   words: Words,
 ): readonly PhrasePart[] =>
-  onAsked(beginsOrEnds(endsOfAsked(placesBetween(parts, pointedTo, words)), pointedTo, words));
+  onAsked(resultsOfPlaces(beginsOrEnds(endsOfAsked(placesBetween(parts, pointedTo, words)), pointedTo, words)));

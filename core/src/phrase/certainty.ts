@@ -5,6 +5,7 @@ import type { Piece } from './piece.js';
 import type { Reading } from './readings.js';
 import type { Token } from './tokens.js';
 import type { Meant } from './types.js';
+import { isOwner } from './whose.js';
 import type { Mark } from './weights.js';
 
 /** One word that is spelled worse than this is asked about. */
@@ -20,8 +21,6 @@ const isSmall = ({ text }: Token): boolean => SMALL.has(text) || KNOWN.has(text)
 
 /** What stands behind a place and turns the order in which things are told. */
 const BEHIND_PLACE = new Set(['is', 'was', 'after', 'before']);
-
-const OWNED = new Set(['my', 'our', 'his', 'her', 'their', 'your']);
 
 const LIMBS = new Set(['arms', 'hands', 'legs', 'feet', 'hips', 'knees', 'shoulders']);
 
@@ -122,8 +121,7 @@ const DOUBTS: readonly ((a: Around) => boolean)[] = [
   ({ meant, previous }) =>
     meant.part === 'entry' && previous !== undefined && (previous.text === 'no' || NEGATIONS.has(previous.text)),
   // *my back hurt*: that is no place
-  ({ piece, first, next }) =>
-    OWNED.has(first.text) && piece.said.is === 'place' && next !== undefined && !isSmall(next),
+  ({ piece, first, next }) => isOwner(first.text) && piece.said.is === 'place' && next !== undefined && !isSmall(next),
   // *half guard is where it ended*, *kept mount after the sweep*, *closed guard before*
   ({ isPlace, next }) => isPlace && next !== undefined && BEHIND_PLACE.has(next.text),
   // *he has mount, goes for the armbar*: it may be he who does

@@ -6,6 +6,7 @@ import { fit } from '../spelling/index.js';
 import { isEveryday } from './everyday.js';
 import { SMALL } from './sayings.js';
 import type { Token } from './tokens.js';
+import { THEM } from './whose.js';
 
 /** Something that is said in words of its own, whatever the list of words. */
 type Listed = {
@@ -243,7 +244,6 @@ const listedOf = (words: Words): ByFirst => {
 
 /** What stands behind the tap of whoever taps; behind all else it is somebody who is made to. */
 const TAPS_TO = new Set('to from with by on'.split(' '));
-const OBJECTS = new Set(['him', 'her', 'them']);
 /** What may be said of a result in the same breath. */
 const MAY_FOLLOW = new Set(['because', 'bc', 'since', 'as', 'to', 'into', 'from', 'but']);
 /** What of these stands at a token. */
@@ -261,7 +261,7 @@ export const listedAt = (line: Line, at: number, words: Words): readonly Piece[]
       const after = line.at(end);
       if (isLast && after && !after.opens && !MAY_FOLLOW.has(after.text)) continue;
       // *dropped him with a foot sweep*: done to somebody
-      if (said.is === 'result' && !said.isTap && text.length === 1 && after && !after.opens && OBJECTS.has(after.text))
+      if (said.is === 'result' && !said.isTap && text.length === 1 && after && !after.opens && THEM.has(after.text))
         continue;
       found.push({
         said,

@@ -2,13 +2,13 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { finishId, stateId, type Attempt } from '../attempts/index.js';
+import type { Attempt } from '../attempts/index.js';
 import { draftAttempt } from '../rows/index.js';
 import { readVocabulary } from '../formats/index.js';
 import { buildLines, type Logged } from '../map/index.js';
 import { judge, markedLines } from '../testing/gymTalk.js';
-import { makePhrases, type Wanted } from '../testing/phrases.js';
-import { makeListPhrases, makeWordList, wordListCsv, type ListPhrase } from '../testing/unseenWords.js';
+import { isReadRight, makePhrases, type Wanted } from '../testing/phrases.js';
+import { isListReadRight, makeListPhrases, makeWordList, wordListCsv } from '../testing/unseenWords.js';
 import { LOGGED, TOLD } from '../testing/workedExamples.js';
 import { PHRASES } from '../testing/workedPhrases.js';
 import { Words, shippedWords, tokens } from '../vocabulary/index.js';
@@ -20,9 +20,7 @@ import {
   readPhrase,
   sayMeant,
   type Feature,
-  type Meant,
   type PhraseContext,
-  type PhraseReading,
   type Weights,
 } from './index.js';
 
@@ -44,61 +42,8 @@ const attemptSaid = (text: string): Attempt => {
   return { ...empty, ...partsSaid(readPhrase(text, words), text, words, newId).parts };
 };
 
-const holdText = ({ parts }: PhraseReading): readonly string[] =>
-  parts.flatMap(({ meant: m }) =>
-    m.part === 'grip'
-      ? [
-          [m.hold.limbSide, m.hold.limb, m.hold.kind, m.hold.target, m.hold.reach ?? m.hold.targetSide]
-            .filter(Boolean)
-            .join(' '),
-        ]
-      : [],
-  );
-
-/** Whether a made-up phrase was read wholly right. */
-const isRight = (wanted: Wanted): boolean => {
-  const reading = readPhrase(wanted.text, words);
-  const { parts, further } = partsSaid(reading, wanted.text, words, newId);
-  if (further.length) return false;
-  const got = {
-    position: parts.state ? stateId(parts.state) : null,
-    entry: parts.action ?? null,
-    reactions: (parts.reactions ?? []).map((r) => r.what),
-    finish: parts.finish ? finishId(parts.finish) : null,
-    result: parts.result ?? null,
-    grips: [...holdText(reading)].sort(),
-  };
-  const { position, entry, reactions, finish, result, grips } = wanted;
-  return (
-    JSON.stringify(got) === JSON.stringify({ position, entry, reactions, finish, result, grips: [...grips].sort() })
-  );
-};
-/** Whether a phrase in the words of a list was read wholly right: every part certain and what was said, no other. */
-const isOfList = (wanted: ListPhrase, words: Words): boolean => {
-  const reading = readPhrase(wanted.text, words);
-  const said = reading.parts.filter((p) => p.status !== 'proposed');
-  const of = <P extends Meant['part']>(part: P): readonly Extract<Meant, { part: P }>[] =>
-    said.flatMap((p) => (p.meant.part === part ? [p.meant as Extract<Meant, { part: P }>] : []));
-  const finish = of('finish')[0]?.finish;
-  const got = {
-    position: words.name('position', of('position')[0]?.place.position ?? ''),
-    role: of('position')[0]?.place.role,
-    entry: words.name('action', of('entry')[0]?.action ?? ''),
-    reactions: of('reaction').map((r) => words.name('reaction', r.what)),
-    finish:
-      finish?.kind === 'state'
-        ? words.name('position', finish.position)
-        : finish?.kind === 'submission'
-          ? words.name('submission', finish.submission)
-          : null,
-    result: of('result')[0]?.result ?? null,
-    reason: of('reason')[0] ? words.name('reason', of('reason')[0]!.reason) : null,
-  };
-  const { text, ...want } = wanted;
-  void text;
-  return reading.attempts === 1 && JSON.stringify(got) === JSON.stringify(want);
-};
-const share = (all: readonly Wanted[]): number => all.filter(isRight).length / all.length;
+const share = (all: readonly Wanted[]): number =>
+  all.filter((wanted) => isReadRight(wanted, words)).length / all.length;
 
 describe('reading a phrase', () => {
   test('when a whole attempt is said in one line, every part should be what it is for, in its order', () => {
@@ -264,7 +209,7 @@ describe('words that no table holds', () => {
     const list = makeWordList(20_261_129);
     const read = readVocabulary(wordListCsv(list));
     if (read === 'head missing') throw new Error('the list has no head');
-    const right = makeListPhrases(list, 20_261_130, 150).filter((wanted) => isOfList(wanted, read.words));
+    const right = makeListPhrases(list, 20_261_130, 150).filter((wanted) => isListReadRight(wanted, read.words));
     expect(right.length / 150).toBeGreaterThanOrEqual(0.92);
   });
 });

@@ -12,10 +12,8 @@ import { fit } from '../spelling/index.js';
 import { spansAt, type Span } from './spans.js';
 import type { Token } from './tokens.js';
 import type { PhraseContext } from './types.js';
+import { ME, MINE, THEIRS, THEM, isOwner } from './whose.js';
 
-/** Whose a place is: *his guard* is that of whoever holds it. */
-const MINE = new Set(['my', 'our', 'own']);
-const THEIRS = new Set(['his', 'her', 'their', 'your']);
 const HAVING = new Set('has have had got gets'.split(' '));
 const SIDES: ReadonlyMap<string, Side> = new Map([
   ['left', 'left'],
@@ -65,14 +63,12 @@ const rolesAround = (line: Line, span: Span, words: Words): readonly Around[] =>
     // *my back* is the one that is held, *my guard* the one that holds
     const mine = word.family === 'back' ? other : holder;
     if (MINE.has(owner) && mine) found.push({ role: mine, from: span.from - 1, to: span.to, gain: 0.3, isOwned: true });
+    // *he has my back*: that is where they are
+    const isHad = word.family === 'back' && HAVING.has(line.at(span.from - 2)?.text ?? '');
+    if (MINE.has(owner) && mine && isHad) found.push({ role: mine, from: span.from - 2, to: span.to, gain: 1.3 });
     const theirs = word.family === 'back' ? holder : other;
     if (THEIRS.has(owner) && theirs)
       found.push({ role: theirs, from: span.from - 1, to: span.to, gain: 0.3, isOwned: true });
-  }
-  // *he has my back*: that is where they are
-  if (word.family === 'back' && MINE.has(owner) && HAVING.has(line.at(span.from - 2)?.text ?? '')) {
-    const held = word.roles.find((r) => r !== holder && r !== 'even');
-    if (held) found.push({ role: held, from: span.from - 2, to: span.to, gain: 1.3 });
   }
   return found;
 };
@@ -86,8 +82,6 @@ const DOING = 0.3;
 const TAPS = ['tap', 'taps', 'tapped', 'submitted', 'finished', 'won', 'wins', 'win', 'finish'];
 const LOSES = ['lost', 'caught', 'loses', 'tapped to'];
 
-const OBJECTS: ReadonlySet<string> = new Set(['them', 'him', 'her']);
-const ME: ReadonlySet<string> = new Set(['me', 'us']);
 /** Whether one of these stands in it, or behind it in the same clause: on whom it is done. */
 const isOn = (objects: ReadonlySet<string>, line: Line, { from, to }: Span): boolean => {
   for (let at = from + 1; at <= to; at++) {
@@ -141,7 +135,7 @@ const isNoPlace = (line: Line, at: number): boolean => {
 
 /** *arm across their own neck*: a place of which the name says whose something is. */
 const namesOwner = (word: PositionWord | undefined): boolean =>
-  [word?.name ?? '', ...(word?.aliases ?? [])].some((text) => tokens(text).some((t) => MINE.has(t) || THEIRS.has(t)));
+  [word?.name ?? '', ...(word?.aliases ?? [])].some((text) => tokens(text).some(isOwner));
 
 /** What is held alone is a hold only where something says so, or where nothing else stands there: *back* and *arm* are said of much. */
 const HOLDING = new Set(
@@ -149,7 +143,7 @@ const HOLDING = new Set(
 );
 /** Whether one of the tokens [from, to) says whose something is. */
 const hasOwner = (line: Line, from: number, to: number): boolean => {
-  for (let i = from; i < to; i++) if (MINE.has(line.at(i)!.text) || THEIRS.has(line.at(i)!.text)) return true;
+  for (let i = from; i < to; i++) if (isOwner(line.at(i)!.text)) return true;
   return false;
 };
 
@@ -209,7 +203,7 @@ const piecesOfSpan = (line: Line, span: Span, words: Words): readonly Piece[] =>
       // *in turtle* is where they are
       return !line.at(from)!.opens && line.at(from - 1)?.text === 'in'
         ? []
-        : [{ ...plain({ is: 'reaction', key }), isOnThem: isOn(OBJECTS, line, span) }];
+        : [{ ...plain({ is: 'reaction', key }), isOnThem: isOn(THEM, line, span) }];
     case 'reason':
       return [plain({ is: 'reason', key })];
     case 'target':
@@ -232,9 +226,8 @@ const whoAt = (typed: readonly Token[], at: number, context: PhraseContext): rea
     const names = calledOf(context, subject);
     const others = calledOf(context, subject === 'a' ? 'b' : 'a');
     // *marco's back*: whose something is
-    const isOwner = ({ text, from, to }: Token): boolean => to - from === text.length + 2;
-    const isOf = ({ text, ...where }: Token): boolean =>
-      !isOwner({ text, ...where }) &&
+    const isOf = ({ text, from, to: end }: Token): boolean =>
+      end - from !== text.length + "'s".length &&
       !others.includes(text) &&
       names.some((n) => (n.length >= 5 ? fit(text, n) >= NAMED_LEAST : text === n));
     let to = at;
@@ -330,7 +323,7 @@ const holdPieces = (line: Line, at: number, spans: Spans, words: Words): readonl
     !words.target(hold.target)?.grips;
   // a name of several words is that name, not a hold that is put together of them
   // behind *my*, too: *my double leg*
-  const isOwned = MINE.has(line.at(at)!.text) || THEIRS.has(line.at(at)!.text);
+  const isOwned = isOwner(line.at(at)!.text);
   const behind = isOwned && spans[at + 1] ? spans[at + 1]!.value : [];
   if (isOwned) line.at(spans[at + 1]?.furthest ?? at);
   const named = Math.max(
@@ -370,7 +363,7 @@ const namePieces = (
   const place = spans.find((s) => s.named.kind === 'position' && s.isWritten && standsAlone(line, at, s.to));
   // *in my closed guard* is one, too
   const owner = line.at(at)!.opens ? '' : (line.at(at - 1)?.text ?? '');
-  const isOwn = MINE.has(owner) || THEIRS.has(owner) || owner === 'in';
+  const isOwn = isOwner(owner) || owner === 'in';
   const owned = isOwn ? spans.find((s) => s.named.kind === 'position' && s.isWritten) : undefined;
   const isBent = ({ said, isWritten, to }: Piece): boolean =>
     said.is === 'reaction' && !isWritten && (to === place?.to || to === owned?.to);

@@ -227,8 +227,9 @@ const following = (
     !has('entry') && finish?.finish.kind === 'state' && from ? wayBetween(from, finish.finish, words) : null;
   if (entry !== null) all.push([{ part: 'entry', action: entry }, BECAUSE.places]);
   // *armbar finish, closed guard*: what was won was tried
-  const tried = !has('entry') && finish?.finish.kind === 'submission' ? triesOf(finish.finish.submission, words) : null;
-  if (tried !== null) all.push([{ part: 'entry', action: tried }, BECAUSE.tap]);
+  const tried =
+    has('entry') || finish?.finish.kind !== 'submission' ? undefined : words.tryOf(finish.finish.submission);
+  if (tried) all.push([{ part: 'entry', action: tried.key }, BECAUSE.tap]);
   if (!has('result') && !has('intent') && finish && from?.role && action !== null) {
     const follows = resultOf(from, action, finish.finish, words);
     if (follows !== null) all.push([{ part: 'result', result: follows }, BECAUSE.finish]);
@@ -282,13 +283,6 @@ const wayBetween = (from: SaidPlace, to: Extract<SaidFinish, { kind: 'state' }>,
   return way && !others.length ? way.key : null;
 };
 
-/** The plainest action that aims at a submission and at nothing else: the first in the list. */
-const triesOf = (submission: string, words: Words): string | null =>
-  words
-    .of('action')
-    .find(({ aims: [aim, ...more] }) => aim && !more.length && 'submission' in aim && aim.submission === submission)
-    ?.key ?? null;
-
 const resultOf = (from: SaidPlace, action: string, finish: SaidFinish, words: Words): Result | null => {
   if (from.role === null || (finish.kind === 'state' && finish.role === null)) return null;
   return proposedResult(
@@ -318,9 +312,10 @@ export const withProposals = (
   let began: SaidPlace | null = null;
   for (let attempt = 0; attempt < reading.attempts; attempt++) {
     const of = reading.parts.filter((p) => p.attempt === attempt);
-    const next = reading.parts.find((p) => p.attempt === attempt + 1 && p.meant.part === 'entry')?.meant as
-      Of<'entry'> | undefined;
-    const done = proposedFor(attempt, of, began, next?.action ?? null, words, context);
+    const [next = null] = reading.parts.flatMap(({ attempt: at, meant }) =>
+      at === attempt + 1 && meant.part === 'entry' ? [meant.action] : [],
+    );
+    const done = proposedFor(attempt, of, began, next, words, context);
     began = done.ended;
     all.push(...done.parts);
   }

@@ -43,23 +43,14 @@ const BY_AIM_LESS = 0.02;
 
 type Text = { readonly named: Named; readonly text: string; readonly less: number };
 
-/** Of several with the same key the first. */
-const firstBy = <T>(all: readonly T[], keyOf: (item: T) => string): readonly T[] => [
-  ...new Map([...all].reverse().map((item) => [keyOf(item), item])).values(),
-];
-
-/** The names of a submission are said for trying it too: of the first action that aims at it and at nothing else. */
+/** The names of a submission are said for trying it too. */
 const byAim = (words: Words): readonly Text[] =>
-  firstBy(
-    words.of('action').filter((a) => a.aims.length === 1 && 'submission' in a.aims[0]!),
-    ({ aims: [aim] }) => ('submission' in aim! ? aim.submission : ''),
-  ).flatMap(({ key, name, aliases, aims: [aim] }): Text[] => {
-    const word = 'submission' in aim! ? words.submission(aim.submission) : undefined;
-    const known = new Set([name, ...aliases]);
-    return [word?.name, ...(word?.aliases ?? [])].flatMap((text) =>
-      text === undefined || known.has(text)
-        ? []
-        : [{ named: { kind: 'action', key } as const, text, less: BY_AIM_LESS }],
+  words.of('submission').flatMap((submission): Text[] => {
+    const way = words.tryOf(submission.key);
+    if (!way) return [];
+    const known = new Set([way.name, ...way.aliases]);
+    return [submission.name, ...submission.aliases].flatMap((text) =>
+      known.has(text) ? [] : [{ named: { kind: 'action', key: way.key } as const, text, less: BY_AIM_LESS }],
     );
   });
 

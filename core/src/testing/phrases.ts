@@ -1,4 +1,5 @@
-import type { Result, State } from '../attempts/index.js';
+import { finishId, stateId, type Result, type State } from '../attempts/index.js';
+import { partsSaid, readPhrase } from '../phrase/index.js';
 import type { ActionWord, PositionWord, ReactionWord, Role, Words } from '../vocabulary/index.js';
 
 /** Numbers in [0, 1) from a seed (mulberry32): the same seed gives the same row. */
@@ -227,4 +228,25 @@ const makeOne = (words: Words, random: Random, every: number): Wanted => {
 export const makePhrases = (words: Words, seed: number, count: number, every = 12): readonly Wanted[] => {
   const random = randomFrom(seed);
   return Array.from({ length: count }, () => makeOne(words, random, every || Number.POSITIVE_INFINITY));
+};
+
+/** Whether a made-up phrase is read wholly right: each part is kept as what was said, none was asked, no further attempt found. */
+export const isReadRight = ({ text, ...wanted }: Wanted, words: Words): boolean => {
+  const { parts, further } = partsSaid(readPhrase(text, words), text, words, () => '');
+  const grips = (parts.controls ?? []).map((c) =>
+    [c.limbSide, c.limb, c.kind, c.target, c.reach ?? c.targetSide].filter(Boolean).join(' '),
+  );
+  const got: Omit<Wanted, 'text'> = {
+    position: parts.state ? stateId(parts.state) : '',
+    grips: grips.sort(),
+    entry: parts.action ?? '',
+    reactions: (parts.reactions ?? []).map((r) => r.what),
+    finish: parts.finish ? finishId(parts.finish) : null,
+    result: parts.result ?? null,
+  };
+  const isSame = (Object.keys(got) as (keyof typeof got)[]).every((part) => {
+    const said = part === 'grips' ? [...wanted.grips].sort() : wanted[part];
+    return JSON.stringify(got[part]) === JSON.stringify(said);
+  });
+  return further.length === 0 && isSame;
 };

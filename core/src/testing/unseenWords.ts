@@ -1,3 +1,5 @@
+import { readPhrase, type Meant } from '../phrase/index.js';
+import type { Words } from '../vocabulary/index.js';
 import { randomFrom } from './phrases.js';
 
 /*
@@ -154,4 +156,34 @@ export const makeListPhrases = (list: readonly UnseenWord[], seed: number, count
       reason: isWon || !reason ? null : reason.name,
     };
   });
+};
+
+/** Whether a phrase in the words of a list is read wholly right: every part certain and what was said, no other. */
+export const isListReadRight = ({ text, ...wanted }: ListPhrase, words: Words): boolean => {
+  const { parts, attempts } = readPhrase(text, words);
+  const of = <P extends Meant['part']>(part: P): readonly Extract<Meant, { part: P }>[] =>
+    parts.flatMap((p) =>
+      p.status === 'certain' && p.meant.part === part ? [p.meant as Extract<Meant, { part: P }>] : [],
+    );
+  const [position] = of('position');
+  const [finish] = of('finish').map((m) => m.finish);
+  const [reason] = of('reason');
+  const got: Omit<ListPhrase, 'text'> = {
+    position: words.name('position', position?.place.position ?? ''),
+    role: position?.place.role ?? '',
+    entry: words.name('action', of('entry')[0]?.action ?? ''),
+    reactions: of('reaction').map((r) => words.name('reaction', r.what)),
+    finish:
+      finish?.kind === 'state'
+        ? words.name('position', finish.position)
+        : finish?.kind === 'submission'
+          ? words.name('submission', finish.submission)
+          : null,
+    result: of('result')[0]?.result ?? null,
+    reason: reason ? words.name('reason', reason.reason) : null,
+  };
+  return (
+    attempts === 1 &&
+    (Object.keys(got) as (keyof typeof got)[]).every((p) => JSON.stringify(got[p]) === JSON.stringify(wanted[p]))
+  );
 };

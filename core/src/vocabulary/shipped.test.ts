@@ -159,6 +159,11 @@ describe('trying a submission', () => {
       aims: [{ submission: 'own-clamp' }],
     });
     expect(own.all.some((w) => w.key === 'try-own-clamp')).toBe(false);
+    expect(['straight-armlock', 'own-clamp', 'nothing'].map((s) => own.tryOf(s)?.key)).toEqual([
+      'armlock',
+      'try-own-clamp',
+      undefined,
+    ]);
     for (const s of own.of('submission'))
       expect(
         own

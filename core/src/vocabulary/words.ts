@@ -30,18 +30,21 @@ const triesOf = (list: readonly Word[]): readonly ActionWord[] =>
         ]
       : [],
   );
-/** Submissions that have an action of their own, which aims at nothing else. */
-const triedIn = (list: readonly Word[]): ReadonlySet<string> =>
-  new Set(
-    list.flatMap((w) => {
-      const aim = w.kind === 'action' && w.aims.length === 1 ? w.aims[0]! : undefined;
-      return aim && 'submission' in aim ? [aim.submission] : [];
-    }),
+/** Submissions that have actions of their own, which aim at nothing else, each with the first of them. */
+const triedIn = (list: readonly Word[]): ReadonlyMap<string, string> =>
+  new Map(
+    list
+      .flatMap((w): (readonly [string, string])[] => {
+        const aim = w.kind === 'action' && w.aims.length === 1 ? w.aims[0]! : undefined;
+        return aim && 'submission' in aim ? [[aim.submission, w.key]] : [];
+      })
+      .reverse(),
   );
 
 /** The words of one academy: the shipped list with the academy's own changes laid over it. */
 export class Words {
   private readonly byKey = new Map<string, Word>();
+  private readonly tried: ReadonlyMap<string, string>;
   readonly all: readonly Word[];
   /** All, and what is said without being a word of its own: trying a submission that has no action. */
   readonly said: readonly Word[];
@@ -52,9 +55,14 @@ export class Words {
     const every = [...list, ...readOnly];
     // what was told as such a try stays one, also when the submission has got an action of its own
     const tries = triesOf(every);
-    const tried = triedIn(list);
-    this.said = [...list, ...triesOf(list.filter((w) => !tried.has(w.key)))];
+    this.tried = triedIn(list);
+    this.said = [...list, ...triesOf(list.filter((w) => !this.tried.has(w.key)))];
     for (const word of [...every, ...tries]) this.byKey.set(`${word.kind}:${word.key}`, word);
+  }
+
+  /** The action by which a submission is tried: the first that aims at it and at nothing else, or the one that is said in its name; undefined of no submission here. */
+  tryOf(submission: string): ActionWord | undefined {
+    return this.action(this.tried.get(submission) ?? tryKey(submission));
   }
 
   get<K extends WordKind>(kind: K, key: string): Of<K> | undefined {

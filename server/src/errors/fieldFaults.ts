@@ -69,5 +69,6 @@ const OWN: Readonly<Record<string, FieldFault>> = Object.fromEntries(
 export const faultOf = ({ type, context }: Pick<ValidationErrorItem, 'type' | 'context'>): FieldFault => {
   const valids: unknown = context?.valids;
   if (type === 'any.only' && Array.isArray(valids)) return { code: 'not-one-of', facts: { all: valids.map(String) } };
+  if (type === 'string.pattern.name' && context?.['name'] === 'day') return { code: 'no-day' };
   return PLAIN[type] ?? OWN[type] ?? limited(type, context) ?? { code: 'not-possible' };
 };

@@ -4,12 +4,12 @@ import { useRole } from '../features/library/index.js';
 import { ACADEMY_TEXT } from './app.text.js';
 
 const SECTIONS = [
-  { to: 'people', name: 'People', for: ['head', 'coach'] },
-  { to: 'words', name: 'Words', for: ['head', 'coach'] },
-  { to: 'bin', name: 'Bin', for: ['head', 'coach'] },
-  { to: 'disk', name: 'Disk', for: ['head', 'coach'] },
-  { to: 'letters', name: 'Letters', for: ['head'] },
-  { to: 'sessions', name: 'Your sessions', for: ['head', 'coach', 'student'] },
+  { to: 'people', for: ['head', 'coach'] },
+  { to: 'words', for: ['head', 'coach'] },
+  { to: 'bin', for: ['head', 'coach'] },
+  { to: 'disk', for: ['head', 'coach'] },
+  { to: 'letters', for: ['head'] },
+  { to: 'sessions', for: ['head', 'coach', 'student'] },
 ] as const;
 
 /** What belongs to the academy itself, beside the work: a narrow list of sections, the section beside it. */
@@ -28,7 +28,7 @@ export const Academy = (): React.JSX.Element => {
         borderBottomWidth={{ base: '1px', md: '0' }}
         paddingTop={{ base: '2', md: '5' }}
       >
-        {SECTIONS.filter((s) => s.for.some((r) => r === role)).map(({ to, name }) => (
+        {SECTIONS.filter((s) => s.for.some((r) => r === role)).map(({ to }) => (
           <Box
             key={to}
             asChild
@@ -43,7 +43,7 @@ export const Academy = (): React.JSX.Element => {
               '&[aria-current=page]': { color: 'ink', borderLeftColor: 'var(--od-inHand)' },
             }}
           >
-            <NavLink to={`/academy/${to}`}>{name}</NavLink>
+            <NavLink to={`/academy/${to}`}>{ACADEMY_TEXT.sections[to]}</NavLink>
           </Box>
         ))}
       </Flex>

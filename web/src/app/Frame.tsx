@@ -6,19 +6,10 @@ import { Refusal, SaveState, failureText, useMayWrite } from '../features/librar
 import { useNews } from '../features/replica/index.js';
 import { useLibraryQuery } from '../features/server/index.js';
 import { Action, ProfileMark } from '../design/index.js';
-import { FRAME_TEXT } from './app.text.js';
+import { ACADEMY_TEXT, FRAME_TEXT } from './app.text.js';
 
 /** The screens in the order of the work. */
-const SCREENS = [
-  { to: '/footage', name: 'Footage' },
-  { to: '/break-down', name: 'Break down' },
-  { to: '/clips', name: 'Clips' },
-  { to: '/map', name: 'Map' },
-  { to: '/routes', name: 'Routes' },
-] as const;
-
-const OTHER_ROLE =
-  'A head has given you another role in this academy. What you may see and do here goes by it from now on.';
+const SCREENS = ['/footage', '/break-down', '/clips', '/map', '/routes'] as const;
 
 const DARK = ['/break-down', '/routes/play'];
 
@@ -60,7 +51,7 @@ const Bar = (): React.JSX.Element => {
         width={{ base: '100%', lg: 'auto' }}
         marginInline={{ base: '-2', lg: '0' }}
       >
-        {SCREENS.filter(({ to }) => mayWrite || to !== '/break-down').map(({ to, name }) => (
+        {SCREENS.filter((to) => mayWrite || to !== '/break-down').map((to) => (
           <Box
             key={to}
             asChild
@@ -80,7 +71,7 @@ const Bar = (): React.JSX.Element => {
               '&[aria-current=page]': { color: 'ink', borderBottomColor: 'var(--od-inHand)' },
             }}
           >
-            <NavLink to={to}>{name}</NavLink>
+            <NavLink to={to}>{FRAME_TEXT.to[to]}</NavLink>
           </Box>
         ))}
       </Flex>
@@ -101,7 +92,7 @@ const Inside = (): React.JSX.Element | null => {
       <>
         {end === 'role' && (
           <Box role="status" paddingInline="4" paddingBlock="1.5" background="inHandSoft" borderBottomWidth="1px">
-            {OTHER_ROLE}
+            {FRAME_TEXT.otherRole}
           </Box>
         )}
         <Outlet />
@@ -121,11 +112,12 @@ export const Frame = (): React.JSX.Element => {
   const { pathname } = useLocation();
   const isDark = DARK.some((start) => pathname.startsWith(start));
   useLayoutEffect(() => {
-    const screen = SCREENS.find((s) => pathname.startsWith(s.to));
-    document.title = `${screen?.name ?? (pathname.startsWith('/academy') ? 'Academy' : '')} – Odograph`.replace(
-      /^ – /,
-      '',
-    );
+    const screen = SCREENS.find((to) => pathname.startsWith(to));
+    document.title =
+      `${screen ? FRAME_TEXT.to[screen] : pathname.startsWith('/academy') ? ACADEMY_TEXT.academy : ''} – Odograph`.replace(
+        /^ – /,
+        '',
+      );
   }, [pathname]);
   useLayoutEffect(() => {
     document.documentElement.dataset['room'] = isDark ? 'dark' : 'paper';

@@ -1,10 +1,26 @@
 export const ACADEMY_TEXT = {
   academy: 'Academy',
+  sections: {
+    people: 'People',
+    words: 'Words',
+    bin: 'Bin',
+    disk: 'Disk',
+    letters: 'Letters',
+    sessions: 'Your sessions',
+  },
 } as const;
 
 export const FRAME_TEXT = {
   odograph: 'Odograph',
   screens: 'Screens',
+  to: {
+    '/footage': 'Footage',
+    '/break-down': 'Break down',
+    '/clips': 'Clips',
+    '/map': 'Map',
+    '/routes': 'Routes',
+  },
+  otherRole: 'A head has given you another role in this academy. What you may see and do here goes by it from now on.',
   loadingTheLibrary: 'Loading the library …',
   tryAgain: 'Try again',
 } as const;

@@ -3,15 +3,6 @@ import type { Caution } from '@odograph/core';
 import { TriangleAlert } from 'lucide-react';
 import { CAUTION_NOTE_TEXT } from './design.text.js';
 
-const PAIN: Record<Caution['pain'], string> = {
-  warns: 'Pain warns.',
-  'warns late': 'Pain warns late.',
-  'does not warn': 'Pain does not warn in time.',
-};
-
-const DEFERS =
-  'Odograph advises; the instructor in the room, the rules of the event and a medical professional decide.';
-
 /** The cautions of something that can hurt: a sign, the word, and what to do; the only red on the page. */
 export const CautionNote = ({
   cautions,
@@ -27,12 +18,7 @@ export const CautionNote = ({
         <Box key={c.about} display="flex" gap="1.5">
           <TriangleAlert size={15} aria-hidden style={{ flexShrink: 0, marginTop: 2 }} />
           <span>
-            <strong>
-              {CAUTION_NOTE_TEXT.caution2}
-              {c.about}:
-            </strong>
-            {CAUTION_NOTE_TEXT.canInjureThe}
-            {c.injures}. {PAIN[c.pain]}{' '}
+            <strong>{CAUTION_NOTE_TEXT.about(c.about)}</strong> {CAUTION_NOTE_TEXT.injures(c.injures, c.pain)}{' '}
             {!short && (
               <Box as="span" color="ink">
                 {c.care}
@@ -43,7 +29,7 @@ export const CautionNote = ({
       ))}
       {!short && (
         <Box color="inkSoft" fontSize="13px" marginTop="1">
-          {DEFERS}
+          {CAUTION_NOTE_TEXT.defers}
         </Box>
       )}
     </Box>

@@ -21,7 +21,7 @@ export const Counted = ({
       <Ruled {...props} value={value} {...(over > 0 ? { 'aria-invalid': true } : {})} />
       {value.length >= limit * NEAR && (
         <Box as="span" role="status" fontSize="13px" color={over > 0 ? 'caution' : 'inkSoft'}>
-          {COUNTED_TEXT.of(value.trim().length, limit, over > 0 ? `: ${over} too many` : '')}
+          {COUNTED_TEXT.of(value.trim().length, limit)}
         </Box>
       )}
     </>

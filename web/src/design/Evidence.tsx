@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import type { Interval, Result } from '@odograph/core';
-import { EVIDENCE_TEXT } from './design.text.js';
+import { EVIDENCE_TEXT as T } from './design.text.js';
 
 type Counts = {
   readonly attempts: number;
@@ -20,21 +20,18 @@ type Where = 'here' | 'there';
 
 /** How often an entry worked, wherever it ended, and how often it led to one place: two facts. Both are of all attempts at it. */
 const ratedText = ({ attempts, worked, count, successes }: Counts, where: Where): string => {
-  const led = count === attempts ? '' : `, led ${where} ${count} of ${attempts}`;
-  const byWorking = led && successes !== count ? ` (${successes || 'none'} by working)` : '';
-  return `worked ${worked} of ${attempts}${led}${byWorking}`;
+  const led = count === attempts ? '' : T.led(where, count, attempts);
+  const byWorking = led && successes !== count ? T.byWorking(successes) : '';
+  return T.rated(worked, attempts, `${led}${byWorking}`);
 };
 
 /** What is known of a line, in words. */
 export const evidenceText = (line: Counts, where: Where = 'there'): string => {
-  const also = [
-    line.picked ? `seen ${line.picked}, highlights only` : '',
-    line.shown ? `shown ${line.shown}` : '',
-  ].filter(Boolean);
+  const also = [line.picked ? T.picked(line.picked) : '', line.shown ? T.shown(line.shown) : ''].filter(Boolean);
   const rated = line.attempts ? [ratedText(line, where)] : [];
   const parts = [...rated, ...also];
-  if (line.proposed) parts.push(`of these ${line.proposed} proposed`);
-  if (!line.attempts && !line.picked) parts.push('nothing known of how well it works');
+  if (line.proposed) parts.push(T.proposed(line.proposed));
+  if (!line.attempts && !line.picked) parts.push(T.unknown);
   return parts.join('; ');
 };
 
@@ -46,9 +43,7 @@ export const IntervalBand = ({
   readonly interval: Interval | undefined;
   readonly width?: number;
 }): React.JSX.Element => {
-  const label = interval
-    ? `leads there by working ${percent(interval.low)} to ${percent(interval.high)} times in 100`
-    : 'no rate';
+  const label = interval ? T.band(percent(interval.low), percent(interval.high)) : T.noRate;
   return (
     <Box as="span" display="inline-flex" alignItems="center" gap="2" title={label}>
       <svg width={width} height="12" role="img" aria-label={label}>
@@ -65,7 +60,7 @@ export const IntervalBand = ({
         )}
       </svg>
       <Box as="span" fontSize="13px" color="inkSoft" fontVariantNumeric="tabular-nums" whiteSpace="nowrap">
-        {interval ? `${percent(interval.low)}–${percent(interval.high)} %` : EVIDENCE_TEXT.noRate}
+        {interval ? `${percent(interval.low)}–${percent(interval.high)} %` : T.noRate}
       </Box>
     </Box>
   );
@@ -97,7 +92,7 @@ export const DepthLadder = ({ depth, word }: { readonly depth: number; readonly 
     width="12"
     height="18"
     role="img"
-    aria-label={EVIDENCE_TEXT.howFar(word)}
+    aria-label={T.howFar(word)}
     style={{ display: 'inline', verticalAlign: '-3px' }}
   >
     <path d="M1.5 1V17M10.5 1V17" stroke="currentColor" strokeWidth="1.2" />

@@ -103,8 +103,7 @@ const Unknown = ({ typed, at }: { readonly typed: string; readonly at: Place }):
     lineHeight="1.3"
     whiteSpace="nowrap"
   >
-    {WORD_FIELD_TEXT.noWordHereSounds}
-    {typed}”.
+    {WORD_FIELD_TEXT.nothing(typed)}
   </Box>
 );
 

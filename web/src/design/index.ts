@@ -14,4 +14,5 @@ export { Labelled } from './Labelled.js';
 export { Picked } from './Picked.js';
 export { saveText } from './saveText.js';
 export { faultText } from './faults.text.js';
+export { UP_TEXT } from './design.text.js';
 export { PickFile } from './PickFile.js';

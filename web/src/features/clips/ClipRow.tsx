@@ -24,7 +24,7 @@ const Climb = ({
 }): React.JSX.Element => {
   const [h1, h2] = [from && defaultHeight(from, words), to && defaultHeight(to, words)];
   const y = (h: number): number => 3 + ((5 - h) / 10) * (HEIGHT - 6);
-  const label = h1 === undefined || h2 === undefined ? 'not placed yet' : `from height ${h1} to ${h2}`;
+  const label = h1 === undefined || h2 === undefined ? CLIP_ROW_TEXT.notPlaced : CLIP_ROW_TEXT.heights(h1, h2);
   return (
     <svg width={WIDTH} height={HEIGHT} role="img" aria-label={label}>
       <title>{label}</title>

@@ -64,11 +64,13 @@ export const CLIPS_TEXT = {
 
 export const CLIP_LIST_TEXT = {
   clips: 'Clips',
-  of: (length: string | number, length2: string | number) => `${length} of ${length2}`,
+  of: (shown: number, all: number) => `${shown} of ${all}`,
   inTheOrder: 'In the order',
 } as const;
 
 export const CLIP_ROW_TEXT = {
+  notPlaced: 'not placed yet',
+  heights: (from: number, to: number) => `from height ${from} to ${to}`,
   draftNotOnThe: 'draft, not on the map',
   notCounted: 'not counted',
 } as const;
@@ -81,7 +83,7 @@ export const FILTER_SENTENCE_TEXT = {
 } as const;
 
 export const READ_LIST_TEXT = {
-  column: (x: string | number) => `column ${x}`,
+  column: (x: number) => `column ${x}`,
   whatEachLineWould: 'What each line would make',
   line: 'Line',
   whatItDoes: 'What it does',

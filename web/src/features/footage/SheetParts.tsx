@@ -77,8 +77,8 @@ export const SheetEvent = ({ sheet, set }: Props): React.JSX.Element => (
         name="gi"
         value={sheet.gi ? 'gi' : 'no-gi'}
         options={[
-          ['gi', 'gi'],
-          ['no-gi', 'no-gi'],
+          ['gi', T.clothing.gi],
+          ['no-gi', T.clothing['no-gi']],
         ]}
         onChange={(gi) => set({ gi: gi === 'gi' })}
       />
@@ -108,10 +108,10 @@ export const SheetEvent = ({ sheet, set }: Props): React.JSX.Element => (
         name="surroundings"
         value={sheet.surroundings}
         options={[
-          ['', 'not said'],
-          ['open', 'open mat'],
-          ['edge', 'an edge'],
-          ['wall', 'a wall'],
+          ['', T.around['']],
+          ['open', T.around.open],
+          ['edge', T.around.edge],
+          ['wall', T.around.wall],
         ]}
         onChange={(surroundings) => set({ surroundings })}
       />
@@ -120,8 +120,8 @@ export const SheetEvent = ({ sheet, set }: Props): React.JSX.Element => (
         name="audience"
         value={sheet.audience}
         options={[
-          ['academy', 'the academy'],
-          ['coaches', 'coaches only'],
+          ['academy', T.audiences.academy],
+          ['coaches', T.audiences.coaches],
         ]}
         onChange={(audience) => set({ audience })}
       />

@@ -34,7 +34,9 @@ import { sender } from './uploads/sending.js';
 import { useComing } from './uploads/useComing.js';
 
 const dayText = (date: string | null): string =>
-  date === null ? 'day not said' : new Date(`${date}T12:00:00`).toLocaleDateString(undefined, { dateStyle: 'medium' });
+  date === null
+    ? SHELF_TEXT.noDay
+    : new Date(`${date}T12:00:00`).toLocaleDateString(undefined, { dateStyle: 'medium' });
 
 const Piece = ({
   footage,
@@ -95,10 +97,12 @@ const Piece = ({
           </Box>
         </Box>
         <Box color="inkSoft" fontSize="14px">
-          {SETTING_WORDS[footage.setting]}, {footage.gi ? SHELF_TEXT.gi : SHELF_TEXT.noGi}, {dayText(footage.date)}
-          {SHELF_TEXT.logged} {footage.logged}
+          {SHELF_TEXT.facts(SETTING_WORDS[footage.setting], footage.gi, dayText(footage.date), footage.logged)}
           {footage.spans.some(isLeftOut) &&
-            `, ${clockText(technicalMs(footage.spans, filmed), 'up')} of ${clockText(filmed.toMs - filmed.fromMs, 'up')} technique`}
+            SHELF_TEXT.technique(
+              clockText(technicalMs(footage.spans, filmed), 'up'),
+              clockText(filmed.toMs - filmed.fromMs, 'up'),
+            )}
         </Box>
         {file.cutOff && (
           <Box fontSize="14px" data-cut-off>
@@ -122,15 +126,9 @@ const Piece = ({
       </Box>
       <Flex direction="column" alignItems="flex-end" justifyContent="space-between" textAlign="right">
         <Box fontFamily="heading" fontSize="18px" lineHeight="1.3">
-          {clips.length === 0
-            ? SHELF_TEXT.noClipsYet
-            : clips.length === 1
-              ? SHELF_TEXT.clip
-              : SHELF_TEXT.clipCount(clips.length)}
-          {drafts > 0 && <Box color="inkSoft">{drafts === 1 ? SHELF_TEXT.draft : SHELF_TEXT.drafts(drafts)}</Box>}
-          {waiting > 0 && (
-            <Box color="inkSoft">{waiting === 1 ? SHELF_TEXT.markWaits : SHELF_TEXT.marksWaiting(waiting)}</Box>
-          )}
+          {SHELF_TEXT.clipCount(clips.length)}
+          {drafts > 0 && <Box color="inkSoft">{SHELF_TEXT.drafts(drafts)}</Box>}
+          {waiting > 0 && <Box color="inkSoft">{SHELF_TEXT.marksWaiting(waiting)}</Box>}
         </Box>
         <Flex gap="2">
           {onEdit && <Action onClick={onEdit}>{SHELF_TEXT.footageSheet}</Action>}

@@ -7,6 +7,9 @@ export const SETTING_WORDS: Record<Setting, string> = {
 };
 
 export const FOOTAGE_TEXT = {
+  clothing: { gi: 'gi', 'no-gi': 'no-gi' },
+  around: { '': 'not said', open: 'open mat', edge: 'an edge', wall: 'a wall' },
+  audiences: { academy: 'the academy', coaches: 'coaches only' },
   title: 'Footage',
   take: 'Add footage',
   drop: 'Drop video files anywhere on this page.',
@@ -75,20 +78,17 @@ export const FOOTAGE_TEXT = {
 } as const;
 
 export const SHELF_TEXT = {
-  breakDownOf: (title: string | number) => `Break down ${title}`,
-  clipsOf: (title: string | number) => `Clips of ${title}`,
+  noDay: 'day not said',
+  breakDownOf: (title: string) => `Break down ${title}`,
+  clipsOf: (title: string) => `Clips of ${title}`,
   and: ' and ',
-  gi: 'gi',
-  noGi: 'no-gi',
-  logged: ', logged',
-  theCourseItTook: (name: string | number) => `The course it took for ${name}; up is better`,
-  noClipsYet: 'no clips yet',
-  clip: '1 clip',
-  clipCount: (length: string | number) => `${length} clips`,
-  draft: '1 draft',
-  drafts: (drafts: string | number) => `${drafts} drafts`,
-  markWaits: '1 mark waits',
-  marksWaiting: (waiting: string | number) => `${waiting} marks waiting`,
+  facts: (setting: string, isGi: boolean, day: string, logged: string) =>
+    `${setting}, ${isGi ? 'gi' : 'no-gi'}, ${day}, logged ${logged}`,
+  technique: (of: string, all: string) => `, ${of} of ${all} technique`,
+  theCourseItTook: (name: string) => `The course it took for ${name}; up is better`,
+  clipCount: (n: number) => (n === 0 ? 'no clips yet' : n === 1 ? '1 clip' : `${n} clips`),
+  drafts: (n: number) => (n === 1 ? '1 draft' : `${n} drafts`),
+  marksWaiting: (n: number) => (n === 1 ? '1 mark waits' : `${n} marks waiting`),
   footageSheet: 'Footage sheet',
   breakDown: 'Break down',
   clips: 'Clips',

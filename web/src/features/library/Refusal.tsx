@@ -30,19 +30,18 @@ const FieldByField = ({ refused }: { readonly refused: RefusedEdit }): React.JSX
   return (
     <Box flex="1">
       <Box marginBottom="2">
-        <strong>{REFUSAL_TEXT.somebodyElseHasChanged}</strong>
-        {REFUSAL_TEXT.whatYouSeeNow}
+        <strong>{REFUSAL_TEXT.somebodyElseHasChanged}</strong> {REFUSAL_TEXT.whatShouldStand}
       </Box>
       <Flex gap="6" wrap="wrap" alignItems="flex-end">
         {fields.map(({ field, yours, theirs }) => (
           <Choice
             key={field}
             label={fieldName(field)}
-            name={REFUSAL_TEXT.stale(field)}
+            name={`stale-${field}`}
             value={mine.has(field) ? 'mine' : 'theirs'}
             options={[
-              ['theirs', `theirs: ${valueText(field, theirs, words)}`],
-              ['mine', `mine: ${valueText(field, yours, words)}`],
+              ['theirs', REFUSAL_TEXT.theirs(valueText(field, theirs, words))],
+              ['mine', REFUSAL_TEXT.mine(valueText(field, yours, words))],
             ]}
             onChange={(whose) => choose(field, whose === 'mine')}
           />
@@ -69,9 +68,7 @@ const Plain = ({ refused }: { readonly refused: RefusedEdit }): React.JSX.Elemen
   return (
     <>
       <Box flex="1">
-        <strong>{REFUSAL_TEXT.notSaved}</strong>
-        {refusalText(refused.why)}
-        {isStale && REFUSAL_TEXT.whatYouSeeNowIs}
+        <strong>{REFUSAL_TEXT.notSaved}</strong> {refusalText(refused.why)} {isStale && REFUSAL_TEXT.seenIsTheirs}
         {isFailed && said.length > 0 && (
           <Box marginTop="1">
             {said.map(([field, value]) => `${fieldName(field)}: ${valueText(field, value, words)}`).join('; ')}

@@ -2,7 +2,7 @@ import { Box } from '@chakra-ui/react';
 import { useSelector } from 'react-redux';
 import { Link, useLocation } from 'react-router';
 import { selectKeptIn, selectPending, selectRefused, selectStatus } from '../replica/index.js';
-import { SAVE_STATE_TEXT } from './library.text.js';
+import { SAVE_STATE_TEXT as T } from './library.text.js';
 
 /** Says whether the server has everything. */
 export const SaveState = (): React.JSX.Element => {
@@ -15,17 +15,14 @@ export const SaveState = (): React.JSX.Element => {
   const text =
     pending === 0
       ? toDecide
-        ? `Saved, but for ${toDecide} that you’re asked about`
-        : 'Saved'
+        ? T.toDecide(toDecide)
+        : T.saved
       : status === 'unreachable'
-        ? `Not saved yet (${pending}): can’t reach the server. Kept here, trying again`
+        ? T.unreachable(pending)
         : isOut
-          ? `Not saved yet (${pending}), kept here: you’re signed out. `
-          : 'Saving …';
-  const onlyHere =
-    pending > 0 && keptIn !== 'browser'
-      ? ` ${keptIn === 'window, browser full' ? 'This browser is full' : 'This browser keeps nothing'}: don’t close this window.`
-      : '';
+          ? T.signedOut(pending)
+          : T.saving;
+  const onlyHere = pending > 0 && keptIn !== 'browser' ? T.onlyHere(keptIn === 'window, browser full') : '';
   return (
     <Box
       role="status"
@@ -42,7 +39,7 @@ export const SaveState = (): React.JSX.Element => {
           to={`/sign-in?next=${encodeURIComponent(pathname + search)}`}
           style={{ textDecoration: 'underline', fontWeight: 600 }}
         >
-          {SAVE_STATE_TEXT.signInAgain}
+          {T.signInAgain}
         </Link>
       )}
     </Box>

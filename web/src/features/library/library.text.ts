@@ -1,17 +1,25 @@
 export const REFUSAL_TEXT = {
   somebodyElseHasChanged: 'Somebody else has changed the same thing in the meantime.',
-  whatYouSeeNow: ' What you see now is theirs. What should stand?',
-  stale: (field: string | number) => `stale-${field}`,
+  whatShouldStand: 'What you see now is theirs. What should stand?',
+  theirs: (value: string) => `theirs: ${value}`,
+  mine: (value: string) => `mine: ${value}`,
   letThisStand: 'Let this stand',
-  notSaved: 'Not saved. ',
-  whatYouSeeNowIs: ' What you see now is theirs.',
+  notSaved: 'Not saved.',
+  seenIsTheirs: 'What you see now is theirs.',
   doItAllThe: 'Do it all the same',
   tryOnceMore: 'Try once more',
   keepTheirs: 'Keep theirs',
   understood: 'Understood',
-  of: (length: string | number) => `1 of ${length}`,
+  of: (length: number) => `1 of ${length}`,
 } as const;
 
 export const SAVE_STATE_TEXT = {
+  saved: 'Saved',
+  saving: 'Saving …',
+  toDecide: (n: number) => `Saved, but for ${n} that you’re asked about`,
+  unreachable: (n: number) => `Not saved yet (${n}): can’t reach the server. Kept here, trying again`,
+  signedOut: (n: number) => `Not saved yet (${n}), kept here: you’re signed out. `,
+  onlyHere: (isFull: boolean) =>
+    ` ${isFull ? 'This browser is full' : 'This browser keeps nothing'}: don’t close this window.`,
   signInAgain: 'Sign in again',
 } as const;

@@ -46,11 +46,7 @@ export const ClipOnTheSpot = ({ clips }: { readonly clips: readonly ClipView[] }
       <Flex gap="2" alignItems="center" marginTop="1.5" marginBottom="2">
         {clips.length > 1 && (
           <Action onClick={() => setAt((at + 1) % clips.length)}>
-            {CLIP_ON_THE_SPOT_TEXT.clip}
-            {at + 1}
-            {CLIP_ON_THE_SPOT_TEXT.of}
-            {clips.length}
-            {CLIP_ON_THE_SPOT_TEXT.next}
+            {CLIP_ON_THE_SPOT_TEXT.next(at + 1, clips.length)}
           </Action>
         )}
         <Action asChild tone="quiet">

@@ -1,5 +1,6 @@
 import type { MapLayout } from '@odograph/core';
-import { MAP_TEXT as T, MAP_AXES_TEXT } from './map.text.js';
+import { UP_TEXT } from '../../design/index.js';
+import { MAP_AXES_TEXT } from './map.text.js';
 import { AXIS } from './sizes.js';
 
 type Props = { readonly layout: MapLayout; readonly yOf: (height: number) => number };
@@ -42,10 +43,10 @@ export const HeightAxis = ({ layout, yOf }: Props): React.JSX.Element => (
     ))}
     <g fontSize="16" fontWeight="600" fill="var(--od-ink)">
       <text x="14" y={yOf(5) + 22} transform={`rotate(-90 14 ${yOf(5) + 22})`} textAnchor="end">
-        {T.axisBetter}
+        {UP_TEXT.better}
       </text>
       <text x="14" y={yOf(-5) - 22} transform={`rotate(-90 14 ${yOf(-5) - 22})`} textAnchor="start">
-        {T.axisWorse}
+        {UP_TEXT.worse}
       </text>
     </g>
   </>

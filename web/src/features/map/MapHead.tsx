@@ -27,10 +27,7 @@ export const MapHead = ({
     <Flex alignItems="baseline" wrap="wrap" columnGap="5" paddingInline="4" minHeight="38px" flexShrink="0">
       <Heading>{T.title}</Heading>
       <Box color="inkSoft" data-testid="map-totals">
-        {totals.attempts}
-        {MAP_HEAD_TEXT.attemptsOn}
-        {lines.length}
-        {MAP_HEAD_TEXT.lines}
+        {MAP_HEAD_TEXT.totals(totals.attempts, lines.length)}
         {totals.picked > 0 && T.picked(totals.picked)}
         {totals.shown > 0 && MAP_HEAD_TEXT.shown(totals.shown)}
         {totals.proposed > 0 && T.proposed(totals.proposed)}

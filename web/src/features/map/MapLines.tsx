@@ -3,7 +3,7 @@ import { evidenceText } from '../../design/index.js';
 import type { MapLine } from '../../workers/map.protocol.js';
 import type { Curve, Point } from './curves.js';
 import { longText, shortText } from './lineText.js';
-import { MAP_LINES_TEXT } from './map.text.js';
+import { LINE_TEXT } from './map.text.js';
 
 type Props = {
   readonly lines: readonly MapLine[];
@@ -47,7 +47,7 @@ export const Lines = ({
           onMouseLeave={() => onHover(null)}
           onClick={() => onLine(line)}
         >
-          <title>{`${isTheirs ? 'them: ' : ''}${words.name('action', line.action)}${line.bait ? ' (bait)' : ''}: ${placeName(line.from, words)} → ${placeName(line.to, words)}. ${evidenceText(line)}`}</title>
+          <title>{`${LINE_TEXT.done(words.name('action', line.action), isTheirs, line.bait)}: ${placeName(line.from, words)} → ${placeName(line.to, words)}. ${evidenceText(line)}`}</title>
           <path d={curve.path} fill="none" stroke="transparent" strokeWidth="12" />
           <path
             d={curve.path}
@@ -100,9 +100,7 @@ export const LineTexts = ({
         >
           {isLong && (
             <text x={at.x} y={at.y - 3} fontWeight="600">
-              {line.side === 'their' && MAP_LINES_TEXT.them}
-              {words.name('action', line.action)}
-              {line.bait && MAP_LINES_TEXT.bait}
+              {LINE_TEXT.done(words.name('action', line.action), line.side === 'their', line.bait)}
             </text>
           )}
           <text x={at.x} y={at.y + (isLong ? 11 : 5)}>

@@ -4,13 +4,13 @@ import { useMemo, useState } from 'react';
 import { IntervalBand } from '../../design/index.js';
 import { useWords } from '../library/index.js';
 import type { MapLine } from '../../workers/map.protocol.js';
-import { MAP_TEXT as T, MAP_TABLE_TEXT } from './map.text.js';
+import { MAP_TEXT as T, LINE_TEXT, ORDER_TEXT } from './map.text.js';
 
 const SHOWN = 200;
 const ORDERS = {
-  seen: { text: 'seen most', of: (l: MapLine) => -weightOf(l) },
-  rate: { text: 'works best', of: (l: MapLine) => -(l.interval?.low ?? -1) },
-  from: { text: 'by place', of: () => 0 },
+  seen: { of: (l: MapLine) => -weightOf(l) },
+  rate: { of: (l: MapLine) => -(l.interval?.low ?? -1) },
+  from: { of: () => 0 },
 } as const;
 type OrderName = keyof typeof ORDERS;
 
@@ -56,7 +56,7 @@ export const MapTable = ({
         <select aria-label={T.orderedBy} value={order} onChange={(e) => setOrder(e.target.value as OrderName)}>
           {(Object.keys(ORDERS) as OrderName[]).map((name) => (
             <option key={name} value={name}>
-              {ORDERS[name].text}
+              {ORDER_TEXT[name]}
             </option>
           ))}
         </select>
@@ -99,9 +99,7 @@ export const MapTable = ({
                   color={line.side === 'their' ? 'them' : 'ink'}
                 >
                   <button type="button" onClick={() => onLine(line)}>
-                    {line.side === 'their' && MAP_TABLE_TEXT.them}
-                    {words.name('action', line.action)}
-                    {line.bait && MAP_TABLE_TEXT.bait}
+                    {LINE_TEXT.done(words.name('action', line.action), line.side === 'their', line.bait)}
                   </button>
                 </Box>
               </td>

@@ -7,7 +7,7 @@ import { useClipsOf, useWords } from '../library/index.js';
 import type { MapLine, MapPicture } from '../../workers/map.protocol.js';
 import { bringingHere } from './bringingHere.js';
 import { ClipOnTheSpot } from './ClipOnTheSpot.js';
-import { MAP_TEXT as T, PLACE_SHEET_TEXT } from './map.text.js';
+import { MAP_TEXT as T, LINE_TEXT, PLACE_SHEET_TEXT } from './map.text.js';
 
 const LineRow = ({
   line,
@@ -25,10 +25,9 @@ const LineRow = ({
     <PickRow isPicked={isInHand} onPick={onLine} says="pressed" inset="2">
       <Box lineHeight="1.3">
         <Box as="strong" color={line.side === 'their' ? 'them' : 'ink'}>
-          {line.side === 'their' && PLACE_SHEET_TEXT.them}
-          {words.name('action', line.action)}
+          {LINE_TEXT.by(words.name('action', line.action), line.side === 'their')}
         </Box>
-        {line.bait && PLACE_SHEET_TEXT.bait}
+        {line.bait && LINE_TEXT.bait}
         <Box as="span" color="inkSoft">
           {end === line.to ? PLACE_SHEET_TEXT.to : PLACE_SHEET_TEXT.from}
         </Box>
@@ -129,11 +128,7 @@ export const PlaceSheet = ({
       </Flex>
       {height && (
         <Box color="inkSoft" fontSize="14px" marginBottom="3">
-          {PLACE_SHEET_TEXT.height}
-          {height.height > 0 ? '+' : ''}
-          {height.height.toFixed(1)}
-          {PLACE_SHEET_TEXT.of}
-          {height.stake >= 2 && `, ${T.stake}`}
+          {PLACE_SHEET_TEXT.height(height.height, height.stake >= 2 ? T.stake : null)}
         </Box>
       )}
       {line && <ClipOnTheSpot key={line.id} clips={behind} />}

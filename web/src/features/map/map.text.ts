@@ -58,17 +58,13 @@ export const MAP_TEXT = {
   picked: (n: number): string => `, ${n} from highlights`,
   onlyPicked: (n: number): string =>
     `${n === 1 ? 'The one clip here comes' : `All ${n} clips here come`} from highlights-only footage, so nothing is rated yet. Clip a bout with every attempt, both sides, and say so on its footage sheet; or count highlights too.`,
-  axisBetter: 'better ↑',
-  axisWorse: 'worse ↓',
   stake: 'much at stake: good and bad ends are both near',
 } as const;
 
 export const CLIP_ON_THE_SPOT_TEXT = {
   holdThePicture: 'Hold the picture',
   play: 'Play',
-  clip: 'Clip ',
-  of: ' of ',
-  next: ': next',
+  next: (nth: number, of: number) => `Clip ${nth} of ${of}: next`,
   openItToBreak: 'Open it to break down',
 } as const;
 
@@ -77,29 +73,27 @@ export const MAP_AXES_TEXT = {
 } as const;
 
 export const MAP_HEAD_TEXT = {
-  attemptsOn: ' attempts on ',
-  lines: ' lines',
-  shown: (shown: string | number) => `, ${shown} shown`,
-  unplaced: (unplaced: string | number) => `, ${unplaced} unplaced`,
+  totals: (attempts: number, lines: number) => `${attempts} attempts on ${lines} lines`,
+  shown: (n: number) => `, ${n} shown`,
+  unplaced: (n: number) => `, ${n} unplaced`,
 } as const;
 
-export const MAP_LINES_TEXT = {
-  them: 'them: ',
-  bait: ' (bait)',
-} as const;
+/** The orders of the table. */
+export const ORDER_TEXT = { seen: 'seen most', rate: 'works best', from: 'by place' } as const;
 
-export const MAP_TABLE_TEXT = {
-  them: 'them: ',
+/** What is done along a line, with whose it is. */
+export const LINE_TEXT = {
+  by: (action: string, isTheirs: boolean) => (isTheirs ? `them: ${action}` : action),
+  done: (action: string, isTheirs: boolean, isBait: boolean) =>
+    `${LINE_TEXT.by(action, isTheirs)}${isBait ? LINE_TEXT.bait : ''}`,
   bait: ' (bait)',
 } as const;
 
 export const PLACE_SHEET_TEXT = {
-  them: 'them: ',
-  bait: ' (bait)',
   to: ' to ',
   from: ' from ',
-  height: 'height ',
-  of: ' of 5',
+  height: (height: number, stake: string | null) =>
+    `height ${height > 0 ? '+' : ''}${height.toFixed(1)} of 5${stake === null ? '' : `, ${stake}`}`,
 } as const;
 
 export const VIEW_SENTENCE_TEXT = {

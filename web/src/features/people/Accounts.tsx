@@ -109,9 +109,7 @@ const MemberRow = ({
             </Box>
           )}
           <Box color="inkSoft" fontSize="14px">
-            {member.email}
-            {ACCOUNTS_TEXT.since}
-            {day(member.since)}
+            {ACCOUNTS_TEXT.since(member.email, day(member.since))}
           </Box>
         </Box>
         {mayChange ? (

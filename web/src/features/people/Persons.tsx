@@ -22,19 +22,17 @@ const NOBODY: Fields = {
 
 const isWhat = (person: Person): string =>
   [
-    person.athlete ? 'athlete' : '',
-    person.member ? 'member' : '',
-    person.accountId === null ? '' : 'account',
+    person.athlete ? PERSONS_TEXT.is.athlete : '',
+    person.member ? PERSONS_TEXT.is.member : '',
+    person.accountId === null ? '' : PERSONS_TEXT.is.account,
     person.level ?? '',
     person.age ?? '',
   ]
     .filter(Boolean)
     .join(', ');
 
-const consent = ({ filming, shownTo }: Person): string => {
-  const film = filming === null ? 'filming not said' : filming ? 'may be filmed' : 'may not be filmed';
-  return `${film}; ${shownTo === null ? 'shown to coaches only, as nothing is said' : `shown to ${AUDIENCE_TEXT[shownTo]}`}`;
-};
+const consent = ({ filming, shownTo }: Person): string =>
+  `${PERSONS_TEXT.filming(filming)}; ${PERSONS_TEXT.shownTo(shownTo)}`;
 
 const Ticked = ({
   label,
@@ -111,8 +109,8 @@ const PersonForm = ({
             value={fields.age ?? 'unsaid'}
             options={[
               ['unsaid', T.notSaid],
-              ['adult', 'adult'],
-              ['minor', 'minor'],
+              ['adult', PERSONS_TEXT.ages.adult],
+              ['minor', PERSONS_TEXT.ages.minor],
             ]}
             onChange={(age) => set({ age: age === 'unsaid' ? null : age })}
           />
@@ -122,8 +120,8 @@ const PersonForm = ({
             value={fields.filming === null ? 'unsaid' : fields.filming ? 'yes' : 'no'}
             options={[
               ['unsaid', T.notSaid],
-              ['yes', 'yes'],
-              ['no', 'no'],
+              ['yes', PERSONS_TEXT.yes],
+              ['no', PERSONS_TEXT.no],
             ]}
             onChange={(said) => set({ filming: said === 'unsaid' ? null : said === 'yes' })}
           />
@@ -227,11 +225,7 @@ export const Persons = (): React.JSX.Element => {
                 <Box color="inkSoft">{consent(person)}</Box>
               </Box>
               <Box color="inkSoft" fontSize="14px">
-                {pieces === 0
-                  ? PERSONS_TEXT.noFootage
-                  : pieces === 1
-                    ? PERSONS_TEXT.piece
-                    : PERSONS_TEXT.pieces(pieces)}
+                {PERSONS_TEXT.pieces(pieces)}
               </Box>
               <Action onClick={() => setOpen(person.id)} aria-label={PERSONS_TEXT.changeOf(person.name)}>
                 {PERSONS_TEXT.change}

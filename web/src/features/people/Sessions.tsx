@@ -10,7 +10,8 @@ import { useEndSessionMutation, useSessionsQuery } from './people.api.js';
 const agentText = (agent: string): string => {
   const browser = /(Firefox|Edg|Chrome|Safari)\//.exec(agent)?.[1]?.replace('Edg', 'Edge');
   const system = /(Windows|Android|iPhone|iPad|Mac OS X|Linux)/.exec(agent)?.[1];
-  return browser ? [browser, system].filter(Boolean).join(' on ') : agent || 'a program that doesn’t give its name';
+  if (!browser) return agent || SESSIONS_TEXT.noName;
+  return system ? SESSIONS_TEXT.on(browser, system) : browser;
 };
 const when = (at: string): string =>
   new Date(at).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' });
@@ -41,10 +42,7 @@ export const Sessions = (): React.JSX.Element => {
             <Box flex="1">
               {agentText(session.agent)}
               <Box color="inkSoft" fontSize="14px">
-                {SESSIONS_TEXT.since}
-                {when(session.since)}
-                {SESSIONS_TEXT.lastSeen}
-                {when(session.lastSeenAt)}
+                {SESSIONS_TEXT.since(when(session.since), when(session.lastSeenAt))}
               </Box>
             </Box>
             {session.isThis ? (

@@ -74,8 +74,8 @@ export const LETTER_WHY_TEXT: Record<NonNullable<Letter['why']>, string> = {
 };
 
 export const ACCOUNTS_TEXT = {
-  since: ', since ',
-  roleOf: (name: string | number) => `Role of ${name}`,
+  since: (email: string, day: string) => `${email}, since ${day}`,
+  roleOf: (name: string) => `Role of ${name}`,
 } as const;
 
 export const PEOPLE_SAYS = {
@@ -83,14 +83,20 @@ export const PEOPLE_SAYS = {
 } as const;
 
 export const PERSONS_TEXT = {
-  noFootage: 'no footage',
-  piece: '1 piece',
-  pieces: (pieces: string | number) => `${pieces} pieces`,
-  changeOf: (name: string | number) => `Change ${name}`,
+  is: { athlete: 'athlete', member: 'member', account: 'account' },
+  filming: (is: boolean | null) => (is === null ? 'filming not said' : is ? 'may be filmed' : 'may not be filmed'),
+  shownTo: (to: keyof typeof AUDIENCE_TEXT | null) =>
+    to === null ? 'shown to coaches only, as nothing is said' : `shown to ${AUDIENCE_TEXT[to]}`,
+  ages: { adult: 'adult', minor: 'minor' },
+  yes: 'yes',
+  no: 'no',
+  pieces: (n: number) => (n === 0 ? 'no footage' : n === 1 ? '1 piece' : `${n} pieces`),
+  changeOf: (name: string) => `Change ${name}`,
   change: 'Change',
 } as const;
 
 export const SESSIONS_TEXT = {
-  since: 'since ',
-  lastSeen: ', last seen ',
+  noName: 'a program that doesn’t give its name',
+  on: (browser: string, system: string) => `${browser} on ${system}`,
+  since: (since: string, lastSeen: string) => `since ${since}, last seen ${lastSeen}`,
 } as const;

@@ -11,7 +11,7 @@ export type Answer =
 const GONE: Refusal = { code: 'not-found', facts: {} };
 export const FAILED: Refusal = { code: 'internal', facts: {} };
 
-const isErrorBody = (data: unknown): data is Refusal =>
+const isRefusal = (data: unknown): data is Refusal =>
   typeof data === 'object' && data !== null && 'code' in data && 'facts' in data;
 
 /** The server itself is not there, or something that it needs: it may be well again at any time. */
@@ -21,9 +21,9 @@ const AWAY = [502, 503, 504, 507];
 export const answerOf = (error: object): Answer => {
   const { status, data } = error as { readonly status?: unknown; readonly data?: unknown };
   if (typeof status !== 'number' || AWAY.includes(status) || status === 429) return { kind: 'unreachable' };
-  if (status >= 500) return { kind: 'failed', why: isErrorBody(data) ? data : FAILED };
+  if (status >= 500) return { kind: 'failed', why: isRefusal(data) ? data : FAILED };
   if (status === 401) return { kind: 'signed out' };
-  return { kind: 'refused', why: isErrorBody(data) ? data : GONE };
+  return { kind: 'refused', why: isRefusal(data) ? data : GONE };
 };
 
 /** In which version a row is in an answer. */

@@ -23,7 +23,7 @@ import { clipOfShown } from './clipOfShown.js';
 import type { ShownStep } from './keptRoute.js';
 import { KeptText } from './KeptText.js';
 import { RouteProfile } from './RouteProfile.js';
-import { ROUTES_TEXT as T, KEPT_ROUTE_TEXT } from './routes.text.js';
+import { ROUTES_TEXT as T, KEPT_ROUTE_TEXT, STEP_TEXT } from './routes.text.js';
 import { useKeptRoute } from './useKeptRoute.js';
 
 const clipText = (view: ClipView): string => {
@@ -70,10 +70,7 @@ const Step = ({
           {nth + 1}. {words.name('action', line.action)}
         </Subheading>
         <Box color="inkSoft" fontSize="14px">
-          {KEPT_ROUTE_TEXT.from}
-          {placeName(line.from, words)}
-          {KEPT_ROUTE_TEXT.to}
-          {placeName(line.to, words)}
+          {STEP_TEXT.fromTo(placeName(line.from, words), placeName(line.to, words))}
         </Box>
         <Box fontSize="14px" marginTop="1">
           {line.attemptIds.length ? evidenceText(line) : T.notOnMap}

@@ -38,23 +38,13 @@ const RouteCard = ({
   return (
     <Box as="li" paddingBlock="5" borderBottomWidth="1px" data-testid="route">
       <Flex alignItems="baseline" gap="5" marginBottom="2">
-        <Subheading fontSize="22px">{['Best', 'Second', 'Third'][nth] ?? ROUTE_FINDER_TEXT.number(nth + 1)}</Subheading>
+        <Subheading fontSize="22px">{ROUTE_FINDER_TEXT.nth(nth)}</Subheading>
         <Box color="inkSoft">
-          {route.steps.length === 1 ? ROUTE_FINDER_TEXT.step : ROUTE_FINDER_TEXT.steps(route.steps.length)},{' '}
-          {changes === 0
-            ? ROUTE_FINDER_TEXT.noGripChangeRecorded
-            : changes === 1
-              ? ROUTE_FINDER_TEXT.gripChange
-              : ROUTE_FINDER_TEXT.gripChanges(changes)}
-          {ROUTE_FINDER_TEXT.everyStepLedTo}{' '}
+          {ROUTE_FINDER_TEXT.before(route.steps.length, changes)}{' '}
           <Box as="span" color="ink">
             {percent(route.chance)}
           </Box>{' '}
-          {ROUTE_FINDER_TEXT.ofTheTimeIn}
-          {percent(route.low)}
-          {ROUTE_FINDER_TEXT.between}
-          {percent(route.high)}
-          {ROUTE_FINDER_TEXT.cost} {route.cost.toFixed(2)}
+          {ROUTE_FINDER_TEXT.behind(percent(route.low), percent(route.high), route.cost.toFixed(2))}
         </Box>
         <Box flex="1" />
         {mayWrite && <KeepRoute route={route} suggested={suggested} />}
@@ -86,7 +76,7 @@ const useFinders = (picture: MapPicture | null) => {
     };
     return {
       from: among(ids.filter((id) => readPlace(id)?.kind === 'state').map(sayable)),
-      to: among([{ value: ANY, texts: ['any submission', 'submission', 'tap'], bonus: 0.05 }, ...ids.map(sayable)]),
+      to: among([{ value: ANY, texts: ROUTE_FINDER_TEXT.anySubmission, bonus: 0.05 }, ...ids.map(sayable)]),
     };
   }, [picture, words]);
 };
@@ -150,11 +140,7 @@ export const RouteFinder = (): React.JSX.Element => {
           </Box>
         ) : routes?.length === 0 ? (
           <Box role="status" maxWidth="620px">
-            {ROUTE_FINDER_TEXT.noRouteNothingThat}
-            {placeName(from, words)}
-            {ROUTE_FINDER_TEXT.between}
-            {goalName(to, words)}
-            {ROUTE_FINDER_TEXT.draftsDemonstrationsAndHighlights}
+            {ROUTE_FINDER_TEXT.none(placeName(from, words), goalName(to, words))}
           </Box>
         ) : (
           <Box as="ul" listStyleType="none" borderTopWidth="1px">

@@ -17,7 +17,7 @@ import { FrameVideo, playsByItself, usePlayer } from '../player/index.js';
 import { clipOfShown } from './clipOfShown.js';
 import type { ShownStep } from './keptRoute.js';
 import { RouteProfile } from './RouteProfile.js';
-import { ROUTES_TEXT as T, ROUTE_PLAYER_TEXT } from './routes.text.js';
+import { ROUTES_TEXT as T, ROUTE_PLAYER_TEXT, STEP_TEXT } from './routes.text.js';
 import { useRouteInHand } from './useRouteInHand.js';
 
 const Screen = ({ view }: { readonly view: ClipView }): React.JSX.Element => {
@@ -55,19 +55,13 @@ const StepSheet = ({
   return (
     <Box>
       <Mono fontSize="14px" color="inkSoft" data-testid="step">
-        {ROUTE_PLAYER_TEXT.step}
-        {nth + 1}
-        {ROUTE_PLAYER_TEXT.of}
-        {of}
+        {ROUTE_PLAYER_TEXT.step(nth + 1, of)}
       </Mono>
       <Heading fontSize="32px" marginBottom="1">
         {words.name('action', line.action)}
       </Heading>
       <Box color="inkSoft" marginBottom="3">
-        {ROUTE_PLAYER_TEXT.from}
-        {placeName(line.from, words)}
-        {ROUTE_PLAYER_TEXT.to}
-        {placeName(line.to, words)}
+        {STEP_TEXT.fromTo(placeName(line.from, words), placeName(line.to, words))}
       </Box>
       {kept?.cue && (
         <Box fontFamily="heading" fontSize="26px" lineHeight="1.2" color="inHand" marginBottom="3" data-testid="cue">
@@ -85,8 +79,7 @@ const StepSheet = ({
       <IntervalBand interval={line.interval} width={140} />
       {nth > 0 && gripChanges > 0 && (
         <Box fontSize="14px" marginTop="2">
-          {gripChanges === 1 ? ROUTE_PLAYER_TEXT.oneGripChanges : ROUTE_PLAYER_TEXT.gripsChange(gripChanges)}
-          {ROUTE_PLAYER_TEXT.beforeThisStep}
+          {ROUTE_PLAYER_TEXT.changes(gripChanges)}
         </Box>
       )}
       {view && (
@@ -201,7 +194,7 @@ export const RoutePlayer = (): React.JSX.Element => {
             </Action>
             <Action tone="next" flex="1" justifyContent="center" onClick={() => go(at + 1)} disabled={isOver}>
               {at + 1 < count
-                ? `Go on to ${words.name('action', route.steps[at + 1]!.line.action)} →`
+                ? ROUTE_PLAYER_TEXT.goOn(words.name('action', route.steps[at + 1]!.line.action))
                 : ROUTE_PLAYER_TEXT.toTheEnd}
             </Action>
           </Flex>

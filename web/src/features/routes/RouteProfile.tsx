@@ -1,4 +1,5 @@
 import { placeName, readPlace, splitLabel, type PlaceId } from '@odograph/core';
+import { UP_TEXT } from '../../design/index.js';
 import { useWords } from '../library/index.js';
 import type { ShownRoute } from './keptRoute.js';
 import type { MapPicture } from '../../workers/map.protocol.js';
@@ -48,10 +49,10 @@ export const RouteProfile = ({ route, picture, width, height, step, onStep }: Pr
       ))}
       <g fontSize="13" fill="var(--od-inkSoft)">
         <text x="0" y={y(5) + 10}>
-          {ROUTE_PROFILE_TEXT.better}
+          {UP_TEXT.better}
         </text>
         <text x="0" y={y(lowest) - 3}>
-          {ROUTE_PROFILE_TEXT.worse}
+          {UP_TEXT.worse}
         </text>
       </g>
       {route.steps.map(({ line }, i) => {

@@ -32,29 +32,29 @@ export const ROUTES_TEXT = {
   changesBefore: (n: number): string => (n === 1 ? 'One grip changes before it.' : `${n} grips change before it.`),
 } as const;
 
+/** A step, as one speaks of it. */
+export const STEP_TEXT = {
+  fromTo: (from: string, to: string) => `from ${from} to ${to}`,
+} as const;
+
 export const KEPT_ROUTE_TEXT = {
-  from: 'from ',
-  to: ' to ',
-  title: (placeName: string | number, placeName2: string | number, steps: string | number) =>
-    `${placeName} to ${placeName2}, ${steps}`,
+  title: (from: string, to: string, steps: string) => `${from} to ${to}, ${steps}`,
 } as const;
 
 export const KEPT_ROUTES_TEXT = {
-  play: (name: string | number) => `Play ${name}`,
+  play: (name: string) => `Play ${name}`,
 } as const;
 
 export const ROUTE_FINDER_TEXT = {
-  number: (x: string | number) => `Number ${x}`,
-  step: '1 step',
-  steps: (length: string | number) => `${length} steps`,
-  noGripChangeRecorded: 'no grip change recorded',
-  gripChange: '1 grip change',
-  gripChanges: (changes: string | number) => `${changes} grip changes`,
-  everyStepLedTo: '; every step led to the next',
-  ofTheTimeIn: 'of the time in what was seen, and by what is known ',
-  between: ' to ',
-  cost: '; cost',
+  nth: (nth: number) => ['Best', 'Second', 'Third'][nth] ?? `Number ${nth + 1}`,
+  /** What stands before how often it led on, and behind it. */
+  before: (steps: number, changes: number) =>
+    `${steps === 1 ? '1 step' : `${steps} steps`}, ${changes === 0 ? 'no grip change recorded' : changes === 1 ? '1 grip change' : `${changes} grip changes`}; every step led to the next`,
+  behind: (low: string, high: string, cost: string) =>
+    `of the time in what was seen, and by what is known ${low} to ${high}; cost ${cost}`,
   playIt: 'Play it',
+  /** What any submission may be called; the first is shown. */
+  anySubmission: ['any submission', 'submission', 'tap'],
   whichRoute: 'Which route',
   theBestWaysFrom: 'The best ways from',
   from: 'From',
@@ -65,18 +65,14 @@ export const ROUTE_FINDER_TEXT = {
   theRoutesCouldNot: 'The routes could not be computed. Load the page again; nothing is lost.',
   sayWhereItStarts:
     'Say where it starts and where it should lead. A route is made of lines of the map that have worked at least once; least risk first, then the fewest changes of grip.',
-  noRouteNothingThat: 'No route: nothing that was seen to work leads from ',
-  draftsDemonstrationsAndHighlights: '. Drafts, demonstrations and highlights-only footage make no route.',
+  none: (from: string, to: string) =>
+    `No route: nothing that was seen to work leads from ${from} to ${to}. Drafts, demonstrations and highlights-only footage make no route.`,
 } as const;
 
 export const ROUTE_PLAYER_TEXT = {
-  step: 'step ',
-  of: ' of ',
-  from: 'from ',
-  to: ' to ',
-  oneGripChanges: 'One grip changes',
-  gripsChange: (gripChanges: string | number) => `${gripChanges} grips change`,
-  beforeThisStep: ' before this step.',
+  step: (nth: number, of: number) => `step ${nth} of ${of}`,
+  changes: (n: number) => (n === 1 ? 'One grip changes before this step.' : `${n} grips change before this step.`),
+  goOn: (action: string) => `Go on to ${action} →`,
   lookingForTheRoute: 'Looking for the route …',
   thisRouteIsNo: 'This route is no longer there: the clips it stood on have changed.',
   backToTheRoutes: 'Back to the routes',
@@ -89,8 +85,6 @@ export const ROUTE_PLAYER_TEXT = {
 
 export const ROUTE_PROFILE_TEXT = {
   profileOfTheRoute: 'Profile of the route; up is better',
-  better: 'better ↑',
-  worse: 'worse ↓',
 } as const;
 
 export const ROUTE_SPARK_TEXT = {

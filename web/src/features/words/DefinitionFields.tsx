@@ -8,12 +8,12 @@ import { WORDS_TEXT as T } from './words.text.js';
 
 const ROLES = {
   even: ['even'],
-  'top and bottom': ['bottom', 'top'],
-  'attacker and defender': ['attacker', 'defender'],
+  vertical: ['bottom', 'top'],
+  holding: ['attacker', 'defender'],
 } as const;
 type RoleSet = keyof typeof ROLES;
 const roleSet = (roles: readonly Role[]): RoleSet =>
-  roles.includes('top') ? 'top and bottom' : roles.includes('attacker') ? 'attacker and defender' : 'even';
+  roles.includes('top') ? 'vertical' : roles.includes('attacker') ? 'holding' : 'even';
 
 const PositionFields = ({ definition, words, ownKey, onChange }: FieldsOf<'position'>): React.JSX.Element => {
   const set = roleSet(definition.roles);
@@ -45,7 +45,7 @@ const PositionFields = ({ definition, words, ownKey, onChange }: FieldsOf<'posit
           label={T.roles}
           name="roles"
           value={set}
-          options={(Object.keys(ROLES) as RoleSet[]).map((r) => [r, r] as const)}
+          options={(Object.keys(ROLES) as RoleSet[]).map((r) => [r, T.roleSets[r]] as const)}
           onChange={changeRoles}
         />
         {set !== 'even' && (
@@ -125,8 +125,8 @@ const TargetFields = ({ definition, words, onChange }: FieldsOf<'target'>): Reac
             name="cloth"
             value={definition.cloth ? 'cloth' : 'body'}
             options={[
-              ['body', 'body'],
-              ['cloth', 'cloth'],
+              ['body', T.madeOf.body],
+              ['cloth', T.madeOf.cloth],
             ]}
             onChange={(made) => onChange({ ...definition, cloth: made === 'cloth' })}
           />
@@ -135,8 +135,8 @@ const TargetFields = ({ definition, words, onChange }: FieldsOf<'target'>): Reac
             name="sided"
             value={definition.sided ? 'yes' : 'no'}
             options={[
-              ['yes', 'there are two'],
-              ['no', 'there is one'],
+              ['yes', T.many.yes],
+              ['no', T.many.no],
             ]}
             onChange={(said) => onChange({ ...definition, sided: said === 'yes' })}
           />
@@ -152,7 +152,7 @@ const TargetFields = ({ definition, words, onChange }: FieldsOf<'target'>): Reac
 const SubmissionFields = ({ definition, tried, onChange }: FieldsOf<'submission'>): React.JSX.Element => {
   const { risk } = definition;
   const set = (change: Partial<typeof risk>): void => onChange({ ...definition, risk: { ...risk, ...change } });
-  const missing = (text: string): string | undefined => (tried && !text.trim() ? 'has to be said' : undefined);
+  const missing = (text: string): string | undefined => (tried && !text.trim() ? T.needed : undefined);
   return (
     <>
       <Flex gap="8" wrap="wrap" alignItems="flex-start" marginBottom="3">

@@ -186,8 +186,8 @@ export const NamedGripHolds = ({
           value={limbSide ?? ''}
           options={[
             ['', T.anySide],
-            ['left', 'left'],
-            ['right', 'right'],
+            ['left', T.ofSide.left],
+            ['right', T.ofSide.right],
           ]}
           onChange={(side) =>
             onChange(

@@ -22,7 +22,7 @@ const lineText = (line: WordLine): string => {
         : does;
     }
     case 'known':
-      return 'known already';
+      return READ_WORDS_TEXT.known;
     case 'nothing':
       return LINE_WHY[line.why];
   }

@@ -71,6 +71,10 @@ export const scopeText = (scope: Scope, names: (scope: Scope) => string | undefi
   scope.kind === 'academy' ? 'everybody' : (names(scope) ?? (scope.kind === 'coach' ? 'one coach' : 'one footage'));
 
 export const WORDS_TEXT = {
+  needed: 'has to be said',
+  roleSets: { even: 'even', vertical: 'top and bottom', holding: 'attacker and defender' },
+  madeOf: { body: 'body', cloth: 'cloth' },
+  many: { yes: 'there are two', no: 'there is one' },
   title: 'Words',
   lead: 'Every word has one name and any number of other names; all of them are understood wherever something is typed.',
   find: 'Find a word of any kind',
@@ -155,6 +159,7 @@ export const WORDS_TEXT = {
 
 /** Holds of a position or of a grip, one in a row; rows are counted from 1. */
 export const HOLDS_TEXT = {
+  ofSide: { left: 'left', right: 'right' },
   requires: 'Made by these holds',
   requiresHint: 'Where grips are told and these are not among them, it’s pointed out.',
   grips: 'The holds it is',
@@ -193,12 +198,13 @@ export const LINE_WHY = {
 } as const;
 
 export const ALIAS_FIELDS_TEXT = {
-  whomHolds: (forWhom: string | number, alias: string | number) => `${forWhom} whom ${alias} holds`,
-  takeAway: (alias: string | number) => `Take ${alias} away`,
+  whomHolds: (forWhom: string, alias: string) => `${forWhom} whom ${alias} holds`,
+  takeAway: (alias: string) => `Take ${alias} away`,
   addThisName: 'Add this name',
 } as const;
 
 export const READ_WORDS_TEXT = {
+  known: 'known already',
   whatEachLineWould: 'What each line would do',
   line: 'Line',
   word: 'Word',
@@ -215,5 +221,5 @@ export const WORD_LIST_TEXT = {
 } as const;
 
 export const WORD_ROW_TEXT = {
-  changeThe: (x: string | number, name: string | number) => `Change the ${x} ${name}`,
+  changeThe: (kind: string, name: string) => `Change the ${kind} ${name}`,
 } as const;

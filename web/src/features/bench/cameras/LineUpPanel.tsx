@@ -1,24 +1,13 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { fileTitle, type Angle } from '@odograph/core';
 import { Action, Mono } from '../../../design/index.js';
-import { CAMERA_TEXT as T } from './cameras.text.js';
+import { CAMERA_TEXT as T, FOUND_TEXT } from './cameras.text.js';
 import { Caps } from '../keys/index.js';
 import { type Found, type LineUp } from './useLineUp.js';
 import { type SameInstant } from './useSameInstant.js';
 
-const FOUND_TEXT: Readonly<Record<Exclude<Found['state'], 'found'>, string>> = {
-  'not asked': '',
-  listening: 'Listening to both …',
-  'no sound':
-    'One of the two has no sound. Line them up by hand: stop at one instant, change cameras with C, move by frames.',
-  'not listened to': 'The sound hasn’t been read yet. That happens soon after the file comes in; try again then.',
-  'no match': 'No match: the two never heard the same thing. Nothing was changed.',
-};
-
 const foundText = (found: Found): string =>
-  found.state === 'found'
-    ? `Found. ${Math.round(found.confidence * 100)} % sure; look at it with C.`
-    : FOUND_TEXT[found.state];
+  found.state === 'found' ? T.found(found.confidence) : FOUND_TEXT[found.state];
 
 /** Parts in a million, from which on two clocks are said to differ. */
 const LEAST_PPM = 1;

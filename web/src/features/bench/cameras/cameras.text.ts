@@ -1,4 +1,7 @@
+import type { Found } from './useLineUp.js';
+
 export const CAMERA_TEXT = {
+  found: (share: number): string => `Found. ${Math.round(share * 100)} % sure; look at it with C.`,
   isFirst: 'This camera sets the time; the others are lined up with it.',
   starts: 'Starts',
   before: 'before',
@@ -21,3 +24,12 @@ export const CAMERA_TEXT = {
       : `Lined up by ${n} instants.`,
   contrary: 'These moments would need a speed no replay has. Start again with one of them.',
 } as const;
+
+export const FOUND_TEXT: Readonly<Record<Exclude<Found['state'], 'found'>, string>> = {
+  'not asked': '',
+  listening: 'Listening to both …',
+  'no sound':
+    'One of the two has no sound. Line them up by hand: stop at one instant, change cameras with C, move by frames.',
+  'not listened to': 'The sound hasn’t been read yet. That happens soon after the file comes in; try again then.',
+  'no match': 'No match: the two never heard the same thing. Nothing was changed.',
+};

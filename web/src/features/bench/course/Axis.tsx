@@ -1,7 +1,7 @@
 import { Caps } from '../keys/index.js';
+import { UP_TEXT } from '../../../design/index.js';
 import { OVERLAY_TEXT as O, type Overlay } from '../picture/index.js';
 import { HEIGHT, LEFT, RIGHT } from './measures.js';
-import { AXIS_TEXT } from './course.text.js';
 
 /** What is written at the line: better and worse for whom, and what lies behind it. */
 export const Axis = ({
@@ -26,13 +26,13 @@ export const Axis = ({
     ))}
     <g fill="var(--od-inkSoft)" fontFamily="'Barlow Condensed', sans-serif" fontSize="14">
       <text x="12" y={yOf(5) + 11}>
-        {AXIS_TEXT.better}
+        {UP_TEXT.better}
       </text>
       <text x="12" y={yOf(0) + 5} fill="var(--od-us)" fontWeight="600">
         {who.split(' ')[0]}
       </text>
       <text x="12" y={yOf(-5) - 8}>
-        {AXIS_TEXT.worse}
+        {UP_TEXT.worse}
       </text>
       <text
         x="12"

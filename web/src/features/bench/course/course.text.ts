@@ -4,11 +4,6 @@ export const LINK_TEXT = {
   setHere: 'Linked by hand',
 } as const;
 
-export const AXIS_TEXT = {
-  better: 'better ↑',
-  worse: 'worse ↓',
-} as const;
-
 export const CURSOR_TEXT = {
   frame: 'Frame',
 } as const;

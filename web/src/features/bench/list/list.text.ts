@@ -29,5 +29,5 @@ export const LIST_TEXT = {
 } as const;
 
 export const CLIPS_HERE_TEXT = {
-  draftNotSaid: (join: string | number) => ` (draft: ${join} not said)`,
+  draftNotSaid: (missing: string) => ` (draft: ${missing} not said)`,
 } as const;

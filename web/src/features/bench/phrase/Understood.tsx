@@ -1,43 +1,13 @@
 import { Box } from '@chakra-ui/react';
 import type { Meant, PhrasePart } from '@odograph/core';
-import { LINE_TEXT as T } from './phrase.text.js';
+import { AS, LEADS, LINE_TEXT as T, MORE } from './phrase.text.js';
 
-/** How the parts of a phrase begin in a sentence. */
-const LEADS: Readonly<Record<Meant['part'], string>> = {
-  who: '',
-  clothing: '',
-  position: 'from',
-  grip: 'with',
-  entry: '',
-  reaction: 'they',
-  finish: 'ends in',
-  result: '',
-  intent: 'as',
-  depth: '',
-  reason: 'because',
-};
-/** How one more of the same part begins. */
-const MORE: Partial<Record<Meant['part'], string>> = { grip: 'and', reaction: 'then', reason: 'and' };
-/** What a part is, where another reading makes it something else. */
-const AS: Readonly<Record<Meant['part'], string>> = {
-  who: 'whose it is',
-  clothing: 'what they wear',
-  position: 'where it begins',
-  grip: 'a grip',
-  entry: 'what is done',
-  reaction: 'what they do',
-  finish: 'where it ends',
-  result: 'how it went',
-  intent: 'a bait',
-  depth: 'how far it came',
-  reason: 'why',
-};
 /** How a part begins in the sentence, behind the one before it. */
 export const leadOf = (part: PhrasePart, before: PhrasePart | undefined): string => {
   const { meant } = part;
   const isTheirs = meant.part === 'grip' && meant.holder === 'opponent';
   const isMore = before?.meant.part === meant.part && before.attempt === part.attempt && !isTheirs;
-  if (isTheirs) return 'they have';
+  if (isTheirs) return LEADS['their grip'];
   return isMore ? (MORE[meant.part] ?? '') : LEADS[meant.part];
 };
 

@@ -1,3 +1,4 @@
+import type { Meant } from '@odograph/core';
 import type { ProposedPart } from '@odograph/core';
 
 /** A key in braces stands for the key that does now what that one does at first (`Caps`). */
@@ -117,7 +118,7 @@ export const PHRASE_PARTS_TEXT = {
   doWhat: 'do what',
   endsIn: '; ends in ',
   finish: 'Finish',
-  assumed: (placeName: string | number) => `${placeName} (assumed)`,
+  assumed: (place: string) => `${place} (assumed)`,
   where: 'where',
   result: 'Result',
   worked: 'worked?',
@@ -159,6 +160,38 @@ export const SEEN_FROM_TEXT = {
 } as const;
 
 export const SEVERAL_FIELD_TEXT = {
-  takeBackOne: (text: string | number) => `Take back: ${text}`,
+  takeBackOne: (text: string) => `Take back: ${text}`,
   takeBack: 'Take back',
 } as const;
+
+/** How the parts of a phrase begin in a sentence. */
+export const LEADS: Readonly<Record<Meant['part'] | 'their grip', string>> = {
+  'their grip': 'they have',
+  who: '',
+  clothing: '',
+  position: 'from',
+  grip: 'with',
+  entry: '',
+  reaction: 'they',
+  finish: 'ends in',
+  result: '',
+  intent: 'as',
+  depth: '',
+  reason: 'because',
+};
+/** How one more of the same part begins. */
+export const MORE: Partial<Record<Meant['part'], string>> = { grip: 'and', reaction: 'then', reason: 'and' };
+/** What a part is, where another reading makes it something else. */
+export const AS: Readonly<Record<Meant['part'], string>> = {
+  who: 'whose it is',
+  clothing: 'what they wear',
+  position: 'where it begins',
+  grip: 'a grip',
+  entry: 'what is done',
+  reaction: 'what they do',
+  finish: 'where it ends',
+  result: 'how it went',
+  intent: 'a bait',
+  depth: 'how far it came',
+  reason: 'why',
+};

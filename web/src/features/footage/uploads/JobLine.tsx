@@ -4,15 +4,22 @@ import { Action, faultText } from '../../../design/index.js';
 import { useCancelJobMutation, useJobAgainMutation } from '../../server/index.js';
 import { FOOTAGE_TEXT as T } from '../footage.text.js';
 import { waitText } from './coming.js';
-import { JOB_LINE_TEXT } from './uploads.text.js';
+import { JOB_LINE_TEXT as L, JOB_TEXT } from './uploads.text.js';
 
-const JOB_TEXT: Readonly<Record<Job['kind'], string>> = {
-  read: 'Reading',
-  proxy: 'Making it ready for stepping',
-  look: 'Reading what moves',
-  sound: 'Listening to it',
-  cut: 'Cutting',
-  stills: 'Making its pictures for lists',
+const saysOf = (job: Job): string => {
+  const name = JOB_TEXT[job.kind];
+  switch (job.state) {
+    case 'running':
+      return L.running(name, Math.round(job.progress * 100), job.leftS === null ? '' : `, ${waitText(job.leftS)}`);
+    case 'waiting':
+      return L.waiting(name);
+    case 'failed':
+      return L.failed(name, job.why ? faultText(job.why) : '');
+    case 'cancelled':
+      return L.ended(name);
+    default:
+      return name;
+  }
 };
 
 /** A job of a footage: what is being done, how far, and what can be done about it. */
@@ -26,7 +33,6 @@ export const JobLine = ({
   const [cancel] = useCancelJobMutation();
   const [again] = useJobAgainMutation();
   const isOver = job.state === 'failed' || job.state === 'cancelled';
-  const left = job.leftS === null ? '' : `, ${waitText(job.leftS)}`;
   return (
     <Flex
       gap="3"
@@ -35,13 +41,7 @@ export const JobLine = ({
       color={job.state === 'failed' ? 'caution' : 'inkSoft'}
       data-job={job.kind}
     >
-      <Box role={job.state === 'failed' ? 'alert' : 'status'}>
-        {JOB_TEXT[job.kind]}
-        {job.state === 'running' && `: ${Math.round(job.progress * 100)} %${left}`}
-        {job.state === 'waiting' && JOB_LINE_TEXT.waitsForItsTurn}
-        {job.state === 'failed' && JOB_LINE_TEXT.didntWork(job.why ? faultText(job.why) : '')}
-        {job.state === 'cancelled' && JOB_LINE_TEXT.ended}
-      </Box>
+      <Box role={job.state === 'failed' ? 'alert' : 'status'}>{saysOf(job)}</Box>
       <Action
         tone="quiet"
         fontSize="14px"
