@@ -32,6 +32,7 @@ describe('what is wrong with a field', () => {
     ],
     ['no id', of({ a: Joi.string().guid().required() }), { a: 'x' }, { code: 'wrong-kind', facts: { wanted: 'id' } }],
     ['a key in capitals', of({ a: key() }), { a: 'Mount' }, { code: 'wrong-form' }],
+    ['no day', of({ a: Joi.string().pattern(/^\d{4}-\d\d-\d\d$/, 'day') }), { a: 'May' }, { code: 'no-day' }],
     [
       'a word not among them',
       of({ a: Joi.valid('x', 'y') }),
