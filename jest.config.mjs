@@ -45,7 +45,8 @@ const web = common('web');
 export default {
   // as many as there are cores here: the tests wait for databases and ffmpeg more than they compute
   maxWorkers: 2,
-  testTimeout: 60_000,
+  // they may share the processors with the journeys
+  testTimeout: 300_000,
   projects: [
     common('core'),
     common('demo'),

@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test';
+import { isThorough } from './src/support/thorough.js';
 
 export default defineConfig({
   testDir: './src',
@@ -6,6 +7,8 @@ export default defineConfig({
   globalSetup: './src/support/prepared.ts',
   // each worker starts a product of its own; what they wait for is mostly the next picture of the screen
   workers: 3,
+  // what stands beside each of these shows the same by smaller means
+  ...(isThorough ? {} : { grepInvert: /@stress/ }),
   // the longest that anything is waited for: on a machine that is busy with other work reading a file alone takes ten seconds
   timeout: 240_000,
   expect: { timeout: 40_000 },

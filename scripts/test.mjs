@@ -27,7 +27,7 @@ const run = async (args, env = {}) => {
 
 /** Runs something beside the journeys, with what of the processors they leave; its output is held back until it ends. */
 const runAside = async (args) => {
-  const child = spawn('nice', ['-n', '8', process.execPath, ...args], {
+  const child = spawn('nice', ['-n', '4', process.execPath, ...args], {
     cwd: root,
     stdio: ['ignore', 'pipe', 'pipe'],
   });
@@ -155,12 +155,12 @@ main(async () => {
     took.push(`${seconds(Date.now() - from)}  ${name}`);
     return result;
   };
-  // journeys mostly wait for the next picture: what they leave of the processors is enough for all else
-  const aside = async () => {
-    await timed('checks', () => checks(add));
-    add(await timed('unit tests', unitTests));
-  };
-  await Promise.all([timed('journeys', journeys).then(add), aside()]);
+  // journeys mostly wait for the next picture: all else has what they leave of the processors
+  await Promise.all([
+    timed('journeys', journeys).then(add),
+    timed('checks', () => checks(add)),
+    timed('unit tests', unitTests).then(add),
+  ]);
   note(`The parts, beside each other:\n${took.join('\n')}\nThe ten slowest:\n${slowest().join('\n')}`);
   rmSync(folder, { recursive: true, force: true });
   note(`${Math.round((Date.now() - began) / 1000)} s`);

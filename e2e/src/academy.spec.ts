@@ -175,7 +175,8 @@ test('when a coach and a student come in, each should find the limits of the rol
   await student.context().close();
 });
 
-test('when two coaches edit one clip, other fields should both stand, and the same field be settled by choice', async ({
+// in `npm test`: the same of one attempt in `saved.spec.ts`, of any fields in `changes.test.ts` and the model of the replica
+test('when two coaches edit one clip, other fields should both stand, and the same field be settled by choice @stress', async ({
   page,
   running,
 }) => {
@@ -303,7 +304,8 @@ test('when clips and words go out and come in as lists, each line should say fir
   await expect(page.locator('[role=option]').first()).toContainText('half guard');
 });
 
-test('when a password is forgotten, the letter should lead to a new one, and what was signed in elsewhere be out', async ({
+// in `npm test`: by mail in `doors.spec.ts`, who is signed out in `people.test.ts`
+test('when a password is forgotten, the letter should lead to a new one, and what was signed in elsewhere be out @stress', async ({
   page,
   running,
 }) => {

@@ -76,7 +76,8 @@ test('when a member of two academies resets a password by mail, a head of one sh
   }
 });
 
-test('when somebody may be shown no longer, what a browser has kept of them should not be played, and another role be told', async ({
+// in `npm test`: what may be seen, and what is told, in `people.test.ts`, `news.test.ts` and `media.test.ts`
+test('when somebody may be shown no longer, what a browser has kept of them should not be played, and another role be told @stress', async ({
   page,
 }) => {
   const running = await Running.start();
@@ -182,11 +183,12 @@ test('when others reach the server, the demo should not be there, founding need 
   }
 });
 
+// in `npm test`: the demo that is not there for others, above
 for (const [said, status] of [
   [{ PUBLIC_URL: 'https://mats.example' }, 401],
   [{ PUBLIC_URL: 'https://mats.example', DEMO: '1' }, 200],
 ] as const)
-  test(`when the server starts with ${Object.keys(said).join(' and ')}, signing in to the demo, which is in the database, should give ${status}`, async ({
+  test(`when the server starts with ${Object.keys(said).join(' and ')}, signing in to the demo, which is in the database, should give ${status} @stress`, async ({
     request,
   }) => {
     const running = await Running.start(said);

@@ -1,5 +1,4 @@
 import { readFileSync } from 'node:fs';
-import { isThorough } from './support/thorough.js';
 import { stepAround } from './support/stepAround.js';
 import { takeIn, untilMade } from './support/takeIn.js';
 import { expect, settled, signIn, test } from './support/test.js';
@@ -8,7 +7,7 @@ import { madeOf, numbersIn } from './support/video.js';
 test.use({ product: 'kinds' });
 test.setTimeout(400_000);
 
-const MOVES = isThorough ? { proxy: 60, media: 40 } : { proxy: 16, media: 10 };
+const MOVES = { proxy: 60, media: 40 };
 const CUT = ['-t', '5'];
 const H264 = ['-c:v', 'libx264', '-preset', 'ultrafast', '-pix_fmt', 'yuv420p', '-an'];
 
@@ -71,10 +70,8 @@ const KINDS: readonly (readonly [name: string, file: () => string, playable: boo
   ['MPEG-4 in AVI', () => madeOf('lantern-final', 'old.avi', ['-c:v', 'mpeg4', '-q:v', '3', '-an'], CUT), false],
 ];
 
-/** Kinds that only `npm run stress` looks at here; how each is made ready is compared frame by frame in the tests of the server. */
-const REST: readonly string[] = ['MPEG-4 in AVI', 'a start that is not zero', 'key frames far apart and many B-frames'];
-
-test('when any of these kinds is taken in, every picture that is stepped or jumped to should be exactly the frame that is named', async ({
+// in `npm test`: files of the demo in `frames.spec.ts`, how each kind is made ready, frame by frame, in `jobs.test.ts`
+test('when any of these kinds is taken in, every picture that is stepped or jumped to should be exactly the frame that is named @stress', async ({
   page,
   running,
 }) => {
@@ -82,7 +79,7 @@ test('when any of these kinds is taken in, every picture that is stepped or jump
   const { request } = page;
   const taken = [];
   // all of them first: each is made ready while others are stepped through
-  for (const [name, film, playable] of isThorough ? KINDS : KINDS.filter(([name]) => !REST.includes(name))) {
+  for (const [name, film, playable] of KINDS) {
     const bytes = readFileSync(film());
     const { file, bench } = await takeIn(request, running.url, name, bytes);
     const numbers = numbersIn(bytes);

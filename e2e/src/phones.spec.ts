@@ -1,12 +1,12 @@
-import { expect, openAbout, openBench, saved, settled, signIn, test, type Page } from './support/test.js';
+import { expect, openAbout, openBench, saved, settled, signIn, test, WRITTEN, type Page } from './support/test.js';
 
-// phones film and send, the machine makes ready: more goes on here than on other screens
-test.use({ product: 'phones' });
+test.use({ product: WRITTEN });
 
 const phone = (page: Page, which: 'first' | 'second') => page.locator(`[data-phone=${which}]`);
 const row = (page: Page, name: string) => page.locator('[data-coming]', { hasText: name });
 
-test('when two phones film one bout, one of them losing its connection, both should come in and be lined up from what they heard', async ({
+// in `npm test`: what phones film in `standIns.test.ts`, a connection lost and sound that lines up in `intake.spec.ts`
+test('when two phones film one bout, one of them losing its connection, both should come in and be lined up from what they heard @stress', async ({
   page,
   running,
 }) => {
@@ -61,7 +61,8 @@ test('when the scoreboard is asked, every frame should show what was left then',
   await expect(page.getByTestId('clock-here')).toContainText('The scoreboard has no times');
 });
 
-test('when what is for stepping is thinned, there should be room, and it should come back when the footage is opened', async ({
+// in `npm test`: thinned and made again in `disk.test.ts`
+test('when what is for stepping is thinned, there should be room, and it should come back when the footage is opened @stress', async ({
   page,
   running,
 }) => {

@@ -1,5 +1,7 @@
 import { Running } from './support/running.js';
-import { expect, openBench, saved, settled, signIn, test, type Page } from './support/test.js';
+import { expect, openBench, saved, settled, signIn, test, WRITTEN, type Page } from './support/test.js';
+
+test.use({ product: WRITTEN });
 
 const clips = (page: Page) => page.getByRole('region', { name: 'Clips of this footage' }).getByRole('listitem');
 
@@ -155,7 +157,8 @@ test('when two coaches change the same attempt, the later one should be asked ab
   await elsewhere.close();
 });
 
-test('when somebody works in two windows, each should show what the other does, and what one has not sent go out from the other', async ({
+// in `npm test`: two windows in the model of the replica
+test('when somebody works in two windows, each should show what the other does, and what one has not sent go out from the other @stress', async ({
   page,
   context,
 }) => {

@@ -65,7 +65,10 @@ const fits = async (page: Page, name: string, windows: number = WINDOWS.length):
 };
 
 /** Screens of whose kind another is examined: of these it is only seen that they fit a telephone; all of them are examined by `npm run stress`. */
-const ALIKE_SCREENS = ['map with a place', 'words', 'the bin', 'letters', 'sessions'];
+const ALIKE_SCREENS = [
+  ...['map with a place', 'a route played', 'the map as a table'],
+  ...['words', 'the bin', 'the disk', 'letters', 'sessions'],
+];
 
 test('when any screen is examined, nothing should be found, and the focus be seen all the way round', async ({
   page,
@@ -171,7 +174,8 @@ test('when an academy is empty, every screen should say what goes here and what 
   }
 });
 
-test('when an address of the other academy is opened, it should look like one that does not exist', async ({
+// in `npm test`: every address in `apart.test.ts`
+test('when an address of the other academy is opened, it should look like one that does not exist @stress', async ({
   page,
   running,
   context,

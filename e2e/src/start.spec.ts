@@ -5,7 +5,6 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { Running } from './support/running.js';
 import { COACH, DEMO_SIZE, expect, test } from './support/test.js';
-import { isThorough } from './support/thorough.js';
 
 const START = join(import.meta.dirname, '../../scripts/start.mjs');
 
@@ -120,9 +119,9 @@ const MOMENTS = [
   ['while the database is made', (folder: string) => existsSync(join(folder, 'db/data.half/ibdata1'))],
 ] as const;
 
-/** One of its kind; `npm run stress` looks at all. */
-for (const [moment, isReached] of isThorough ? MOMENTS : MOMENTS.slice(0, 1))
-  test(`when it is killed ${moment}, the next start should finish what was begun, and nothing be there twice`, async ({
+// in `npm test`: a load that is cut off in `seeded.test.ts`
+for (const [moment, isReached] of MOMENTS)
+  test(`when it is killed ${moment}, the next start should finish what was begun, and nothing be there twice @stress`, async ({
     request,
   }) => {
     const running = await Running.interrupted(isReached);

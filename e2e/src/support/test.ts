@@ -6,6 +6,9 @@ import { Running } from './running.js';
 export { expect, type Page } from '@playwright/test';
 export { COACH, OTHER_COACH } from './accounts.js';
 
+/** A product of some files that write on different footage, and count nothing that another of them could have left. Files that do more have one of their own. */
+export const WRITTEN = 'written';
+
 /** Pieces of footage and clips in the demo library. */
 export const DEMO_SIZE = [6, 66] as const;
 

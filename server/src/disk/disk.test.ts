@@ -127,7 +127,7 @@ describe('the disk', () => {
     } finally {
       room.freeBytes = real;
     }
-  }, 30_000);
+  });
 });
 
 /** A small file system of its own: a disk that can really be full. Only root may make one. */
@@ -206,7 +206,7 @@ const small = smallDisk();
         .update(new Uint8Array(await back.arrayBuffer()))
         .digest('hex'),
     ).toBe(sha256);
-  }, 60_000);
+  });
 
   test('when the disk is full while a file is made ready, the job should fail with its reason, and work once there is room', async () => {
     const path = await made('small.mp4', '-f', 'lavfi', '-i', 'testsrc=s=320x180:r=25:d=4', '-c:v', 'libx264');
@@ -225,5 +225,5 @@ const small = smallDisk();
     expect((await coach.ask('POST', `/api/jobs/${jobId}/again`)).status).toBe(204);
     await until(() => Promise.resolve(existsSync(app.path(id, 'proxy.mp4'))));
     await ready(coach, id);
-  }, 60_000);
+  });
 });

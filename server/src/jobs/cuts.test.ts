@@ -6,7 +6,7 @@ import { SOURCE, X264, cut, folderFor, loudness, range, withShelf, soundS, until
 import { isThorough } from '../testing/thorough.js';
 import { numbersIn } from '../testing/video.js';
 
-const FORMATS = isThorough ? (['mp4', 'webm'] as const) : (['webm'] as const);
+const FORMATS = isThorough ? (['mp4', 'webm'] as const) : (['mp4'] as const);
 
 describe('clips that are cut out of odd files', () => {
   const on = withShelf();
@@ -37,7 +37,7 @@ describe('clips that are cut out of odd files', () => {
       );
       expect(await numbersIn(still)).toEqual([numbers[frame]]);
     }
-  }, 120_000);
+  });
 
   test('when an MP4 tells the order of its pictures wrongly, a cut should hold those that are shown at its frames, or not be made', async () => {
     const bytes = readFileSync(await cut('order.mp4', '9', ...X264, '-g', '48', '-bf', '3', '-an'));
@@ -53,7 +53,7 @@ describe('clips that are cut out of odd files', () => {
     const angleId = await on.shelf.onShelf(await on.shelf.fileNow(file.id));
     const got = await on.shelf.cutOut([[angleId, 182, 212]]);
     expect(await numbersIn(got)).toEqual(shown.slice(182, 212));
-  }, 120_000);
+  });
 
   test.each(FORMATS)(
     'when the sound is of another rate, or lies behind the picture in the file, %s should have all of it',
@@ -92,7 +92,6 @@ describe('clips that are cut out of odd files', () => {
         });
       }
     },
-    120_000,
   );
 
   test.each(FORMATS)(
@@ -114,7 +113,6 @@ describe('clips that are cut out of odd files', () => {
       expect(heard.filter((level) => level > 0.001).length).toBeGreaterThan(heard.length / 2);
       expect(Math.max(...heard)).toBeGreaterThan(Math.max(...whole.slice(16, 40)) / 3);
     },
-    60_000,
   );
 
   test('when pixels are not square, what is cut should be as wide as what is shown', async () => {
@@ -146,5 +144,5 @@ describe('clips that are cut out of odd files', () => {
       'pipe:1',
     ]);
     expect(Math.max(...row)).toBeGreaterThan(40);
-  }, 60_000);
+  });
 });

@@ -12,18 +12,14 @@ import { clipRequest } from '../testing/requests.js';
 import { COACH, DEMO_FOLDER, TestApp, type Client } from '../testing/testApp.js';
 import { made, numbersIn } from '../testing/video.js';
 import { Handlers } from './handlers.js';
-import { isThorough } from '../testing/thorough.js';
 
 const SOURCE = join(DEMO_FOLDER, 'lantern-final.mp4');
 /** Some of the demo's footage, its numbers in the pictures, coded otherwise. */
 const cut = (name: string, ...args: readonly string[]): Promise<string> =>
   made(name, '-t', '1.2', '-i', SOURCE, ...args);
 
-/** Stepped through on the screen by the journeys in any case; compared here as well where `npm run stress` runs these tests. */
-const STEPPED: readonly string[] = ['MOV from a phone, held upright', 'HEVC', 'MPEG-TS', '59.94 frames a second'];
-
 /** Ways in which cameras and programs write video, each with what it must come out as. */
-const ALL_KINDS: readonly (readonly [
+const KINDS: readonly (readonly [
   name: string,
   file: () => Promise<string>,
   playable: boolean,
@@ -117,8 +113,6 @@ const ALL_KINDS: readonly (readonly [
   ],
 ];
 
-const KINDS = ALL_KINDS.filter(([name]) => isThorough || !STEPPED.includes(name));
-
 describe('what is made of a file', () => {
   let app: TestApp, coach: Client;
   const taken = new Map<string, { readonly source: string; readonly file: MediaFile }>();
@@ -130,7 +124,7 @@ describe('what is made of a file', () => {
       const source = await path();
       taken.set(name, { source, file: await take(source) });
     }
-  }, 120_000);
+  });
   afterAll(() => app.stop());
 
   const take = async (path: string): Promise<MediaFile> => {
@@ -205,11 +199,12 @@ describe('what is made of a file', () => {
           3,
         );
     },
-    60_000,
   );
 
   test('when a file has sound, a whistle should stand in it where it is heard, and two cameras of one bout be found to agree', async () => {
-    const [first, second] = [await take(SOURCE), await take(join(DEMO_FOLDER, 'lantern-final-phone.mp4'))];
+    const begin = (name: string, of: string): Promise<string> => made(name, '-t', '20', '-i', of, '-c', 'copy');
+    const first = await take(await begin('first.mp4', SOURCE));
+    const second = await take(await begin('phone.mp4', join(DEMO_FOLDER, 'lantern-final-phone.mp4')));
     await Promise.all([ended(first), ended(second)]);
     const [a, b] = [await bytes(`/api/files/${first.id}/sound`), await bytes(`/api/files/${second.id}/sound`)];
     expect(a.length / 100).toBeCloseTo(first.seconds, 0);
@@ -231,7 +226,7 @@ describe('what is made of a file', () => {
       readyFrames: 0,
       fault: null,
     } satisfies Prepared);
-  }, 60_000);
+  });
 
   test('when the database goes away under a job, the job should be begun anew, and given up once it has been begun too often', async () => {
     for (const { file } of taken.values()) await ended(file);
@@ -252,7 +247,7 @@ describe('what is made of a file', () => {
       why: { code: 'given-up', facts: { times: 3 } },
     });
     spy.mockRestore();
-  }, 60_000);
+  });
 
   test('when a file cannot be made ready for stepping, whoever waits for that should be told why', async () => {
     const handlers = app.app.get(Handlers);
@@ -271,7 +266,7 @@ describe('what is made of a file', () => {
     } finally {
       spy.mockRestore();
     }
-  }, 60_000);
+  });
 
   test('when views change in a file, its cuts should be those frames', async () => {
     const path = await made(
@@ -288,7 +283,7 @@ describe('what is made of a file', () => {
     const file = await take(path);
     await ended(file);
     expect(JSON.parse(Buffer.from(await bytes(`/api/files/${file.id}/look`)).toString())).toMatchObject({ cuts: [50] });
-  }, 60_000);
+  });
 
   test.each(['mp4', 'webm'] as const)(
     'when clips of several files are cut out as %s, the video should hold exactly their frames, one after the other',
@@ -325,6 +320,5 @@ describe('what is made of a file', () => {
       writeFileSync(path, await bytes(`/api/cuts/${id}`));
       expect(await numbersIn(path)).toEqual(pieces.flatMap((p) => p.numbers));
     },
-    60_000,
   );
 });

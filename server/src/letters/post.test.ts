@@ -85,7 +85,7 @@ describe('letters that go out', () => {
     mail.mood = 'takes';
     await due();
     while (await post.sendOne());
-  }, 60_000);
+  });
 
   test('when the mail server does not want it for good, it should be given up, and its secret be gone', async () => {
     mail.mood = 'refuses';

@@ -177,7 +177,7 @@ describe('media', () => {
     await Promise.all(many);
     expect((await coach.raw(`/api/files/${id}/stills/500.jpg`)).status).toBe(200);
     expect(readdirSync(app.path(id, 'stills')).length).toBeLessThan(80);
-  }, 60_000);
+  });
 
   test('when a WebM is taken in, it should be kept as one', async () => {
     const webm = await bytesMade('small.webm', '-f', 'lavfi', '-i', 'testsrc=s=160x90:r=10:d=1', '-c:v', 'libvpx-vp9');

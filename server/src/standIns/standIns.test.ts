@@ -11,7 +11,7 @@ describe('what stands in for devices', () => {
   beforeAll(async () => {
     app = await TestApp.start({ demo: 'rooms' });
     [coach, student] = (await Promise.all([COACH, STUDENT].map((who) => app.signedIn(who)))) as [Client, Client];
-  }, 120_000);
+  });
   afterAll(() => app.stop());
 
   const film = async (which: 'first' | 'second'): Promise<{ readonly bytes: Buffer; readonly path: string }> => {
@@ -39,7 +39,7 @@ describe('what stands in for devices', () => {
     const seen = await numbersIn(`${DEMO_FOLDER}/lantern-final.mp4`);
     expect(numbers).toHaveLength(ticks.length);
     expect(numbers.every((n, i) => seen.includes(n) && (i === 0 || n > numbers[i - 1]!))).toBe(true);
-  }, 60_000);
+  });
 
   test('when the second phone films, its clock should run fast by 70 parts in a million', async () => {
     const { path, bytes } = await film('second');
@@ -51,7 +51,7 @@ describe('what stands in for devices', () => {
     expect((lastS * 30) / frames).toBeCloseTo(1 + 70e-6, 5);
     // filmed again it is another file
     expect((await film('second')).bytes.equals(bytes)).toBe(false);
-  }, 60_000);
+  });
 
   test('when somebody asks who may not, or for a phone that is none, nothing should be filmed', async () => {
     expect((await student.raw('/api/stand-ins/phones/first')).status).toBe(403);

@@ -203,7 +203,7 @@ describe('files on their way in', () => {
     // one that waited in vain for a connection would wait for ten seconds
     expect(Date.now() - began).toBeLessThan(8000);
     for (const id of ids) await coach.send('DELETE', `/api/incoming/${id}`);
-  }, 60_000);
+  });
 
   test('when the id is written in capitals, it should be refused; NUL in a name go; pages of other addresses be told nothing', async () => {
     const id = newId();
@@ -279,7 +279,7 @@ describe('files on their way in', () => {
     while ((await found()).some((u) => u.state === 'reading')) await pause(50);
     const [first, second] = await found();
     expect(second).toMatchObject({ name: 'a copy.mp4', state: 'taken', fileId: first!.fileId });
-  }, 60_000);
+  });
 
   test('when an upload was left a week ago, what came of it should be cleared', async () => {
     const id = newId();

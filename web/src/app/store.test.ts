@@ -61,5 +61,5 @@ describe('what the server does not have yet', () => {
       replica.end();
       dispatch(serverApi.util.resetApiState());
     }
-  }, 60_000);
+  });
 });
