@@ -1,6 +1,6 @@
 import type { Words } from '../vocabulary/index.js';
 import { isEveryday } from './everyday.js';
-import { beginAlike, fitSpelled, spelled, type Spelled } from '../spelling/index.js';
+import { SpelledWords, beginAlike, fitSpelled, spelled } from '../spelling/index.js';
 import { writtenTokens } from './tokens.js';
 
 /** What a way of saying something names. */
@@ -56,7 +56,7 @@ const byAim = (words: Words): readonly Text[] =>
 
 /** The ways of saying all words, taken apart for reading. */
 export class Sayings {
-  private readonly vocabulary: Spelled[] = [];
+  private readonly vocabulary = new SpelledWords();
   private readonly ids = new Map<string, number>();
   /** Sayings by token. */ readonly holding: number[][] = [];
   readonly all: Saying[] = [];
@@ -115,7 +115,7 @@ export class Sayings {
   private idOf(token: string): number {
     const known = this.ids.get(token);
     if (known !== undefined) return known;
-    const id = this.vocabulary.push(spelled(token)) - 1;
+    const id = this.vocabulary.add(spelled(token));
     this.ids.set(token, id);
     this.holding.push([]);
     return id;
@@ -150,9 +150,11 @@ export class Sayings {
     if (!SMALL.has(typed) && typed.length >= 2) {
       const ready = spelled(typed);
       const isKnown = isWord || same !== undefined;
-      for (let id = 0; id < this.vocabulary.length; id++) {
-        const word = this.vocabulary[id]!;
-        if (id === same || (isKnown && word.stem !== ready.stem)) continue;
+      const near = isKnown ? this.vocabulary.ofStem(ready.stem) : this.vocabulary.near(ready);
+      // in the order of the words, as ever
+      for (const id of [...near].sort((a, b) => a - b)) {
+        if (id === same) continue;
+        const word = this.vocabulary.all[id]!;
         const how = beginAlike(ready, word) ? fitSpelled(ready, word, isKnown) : 0;
         if (how > (typed.length === 2 ? TWO_LETTERS_LEAST : 0)) found.set(id, how);
       }

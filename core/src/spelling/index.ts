@@ -1,1 +1,2 @@
-export { beginAlike, beginsLike, fit, fitSpelled, spelled, type Spelled } from './slips.js';
+export { beginAlike, fit, fitSpelled, spelled, type Spelled } from './slips.js';
+export { SpelledWords } from './spelledWords.js';

@@ -45,6 +45,20 @@ const limitFor = (letters: number): number =>
 /** In short typed words little may be wrong: what is left would be too little to know it by. */
 const mostIn = (typed: number): number => (typed <= 3 ? 0.95 : typed === 4 ? 1.2 : typed === 5 ? 1.3 : 9);
 
+/** What may go wrong at most in a beginning, of so many typed letters. */
+const limitOfBeginning = (typed: number): number => (typed < 3 ? -1 : Math.min(limitFor(typed), 1.5) / 2);
+
+/** The least that a letter costs which stands in what was typed, but not in the word. */
+const LEAST_MISSING = Math.min(COST.neighbour, COST.otherVowel);
+const LONGEST_LIMIT = 10;
+/** By the letters of a word: how many different ones of so many typed may be missing in it at most, if it is to fit at all. */
+export const mostMissing = (typed: number): readonly number[] => MOST_MISSING[Math.min(typed, LONGEST_LIMIT)]!;
+const MOST_MISSING = Array.from({ length: LONGEST_LIMIT + 1 }, (_, typed) =>
+  Array.from({ length: LONGEST_LIMIT + 1 }, (_word, letters) =>
+    Math.floor(Math.max(Math.min(limitFor(letters), mostIn(typed)), limitOfBeginning(typed), 0) / LEAST_MISSING),
+  ),
+);
+
 const INFINITE = Number.POSITIVE_INFINITY;
 const LONGEST = 60;
 /** Fewer or more letters than this are never slips: the band of the table in which anything can stay below a limit. */
@@ -72,8 +86,7 @@ const countBits = (bits: number): number => {
   return n;
 };
 /** A letter that is not in the word was typed for another one, or is one too many: it costs so much at least, whatever else is typed. */
-const leastTyped = (typed: Letters, word: Letters): number =>
-  countBits(typed.which & ~word.which) * Math.min(COST.neighbour, COST.otherVowel);
+const leastTyped = (typed: Letters, word: Letters): number => countBits(typed.which & ~word.which) * LEAST_MISSING;
 /** What it costs at least that letters of the word were not typed. */
 const leastLeftOut = (typed: Letters, word: Letters): number => {
   const missing = word.which & ~typed.which;
@@ -230,7 +243,7 @@ export const fitSpelled = (typed: Spelled, word: Spelled, isWord: boolean): numb
   if (isWord) return 0;
   const limit = Math.min(limitFor(m), mostIn(n));
   if (n - m > limit / COST.doubled) return 0;
-  const limitBegun = n < 3 ? -1 : Math.min(limitFor(n), 1.5) / 2;
+  const limitBegun = limitOfBeginning(n);
   const { whole: asWhole, begun } = slips(typed.letters, word.letters, limit, limitBegun);
   const asBegun = begun + BEGUN;
   const isBent = typed.stem !== typed.text || word.stem !== word.text;

@@ -1,4 +1,4 @@
-import { beginsLike, fitSpelled, spelled, type Spelled } from '../spelling/index.js';
+import { SpelledWords, fitSpelled, spelled, type Spelled } from '../spelling/index.js';
 import { tokens } from './tokens.js';
 
 /** The words of some choices that a typed token fits, by their numbers, and how well each. */
@@ -27,8 +27,7 @@ const fit = (typed: Spelled, word: Spelled): number => {
 export class ChoiceIndex {
   readonly texts: SayableText[] = [];
   /** The texts that have a word. */ readonly having: number[][] = [];
-  private readonly words: Spelled[] = [];
-  /** Words by their first letter. */ private readonly byFirst = new Map<number, number[]>();
+  private readonly words = new SpelledWords();
   private readonly initials = new Map<string, number[]>();
   private readonly names: readonly SayableText[];
   private readonly remembered = new Map<string, Fits>();
@@ -41,14 +40,10 @@ export class ChoiceIndex {
     const numberOf = (word: string): number => {
       const known = numbers.get(word);
       if (known !== undefined) return known;
-      numbers.set(word, this.words.length);
-      const made = spelled(word);
-      this.words.push(made);
-      const alike = this.byFirst.get(made.first);
-      if (alike) alike.push(this.words.length - 1);
-      else this.byFirst.set(made.first, [this.words.length - 1]);
+      const at = this.words.add(spelled(word));
+      numbers.set(word, at);
       this.having.push([]);
-      return this.words.length - 1;
+      return at;
     };
     choices.forEach((texts, choice) =>
       texts.forEach((text, nth) => {
@@ -73,15 +68,11 @@ export class ChoiceIndex {
     if (this.remembered.size >= MOST_REMEMBERED) this.remembered.clear();
     const one = spelled(typed);
     const [fitting, how]: [number[], number[]] = [[], []];
-    for (const [first, alike] of this.byFirst) {
-      const isAny = beginsLike(one, first);
-      for (const i of alike) {
-        const word = this.words[i]!;
-        const well = isAny || one.first === word.second ? fit(one, word) : 0;
-        if (well === 0) continue;
-        fitting.push(i);
-        how.push(well);
-      }
+    for (const i of this.words.near(one)) {
+      const well = fit(one, this.words.all[i]!);
+      if (well === 0) continue;
+      fitting.push(i);
+      how.push(well);
     }
     const made = { fitting, how };
     this.remembered.set(typed, made);
@@ -105,7 +96,7 @@ export class ChoiceIndex {
 
   /** Gives how well each typed token fits a word, for as long as `work` takes: laid out by word, in tables that are used again. */
   laidOut<R>(wanted: readonly Fits[], work: (tables: readonly Float64Array[]) => R): R {
-    while (this.tables.length < wanted.length) this.tables.push(new Float64Array(this.words.length));
+    while (this.tables.length < wanted.length) this.tables.push(new Float64Array(this.words.all.length));
     wanted.forEach(({ fitting, how }, t) => fitting.forEach((word, i) => (this.tables[t]![word] = how[i]!)));
     try {
       return work(this.tables);

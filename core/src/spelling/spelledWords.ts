@@ -1,0 +1,56 @@
+import { beginsLike, mostMissing, type Spelled } from './slips.js';
+
+/** Words made ready, of which those are found quickly that something typed may be a slip of. */
+export class SpelledWords {
+  readonly all: Spelled[] = [];
+  /** Their numbers by their first letter. */ private readonly byFirst = new Map<number, number[]>();
+  private readonly byStem = new Map<string, number[]>();
+
+  /** Gives the number of the word. */
+  add(word: Spelled): number {
+    const at = this.all.push(word) - 1;
+    for (const [known, key] of [
+      [this.byFirst, word.first],
+      [this.byStem, word.stem],
+    ] as const) {
+      const alike = (known as Map<unknown, number[]>).get(key);
+      if (alike) alike.push(at);
+      else (known as Map<unknown, number[]>).set(key, [at]);
+    }
+    return at;
+  }
+
+  /** Those of the same stem. */
+  ofStem(stem: string): readonly number[] {
+    return this.byStem.get(stem) ?? [];
+  }
+
+  /**
+   * The numbers of all words that `fitSpelled` may give more than 0 for, or that begin with what was typed, among others: they begin alike, and have most letters of
+   * what was typed. In no order.
+   */
+  near(typed: Spelled): readonly number[] {
+    const [letters, stemLetters] = [typed.letters.which, typed.stemLetters.which];
+    const most = mostMissing(typed.letters.codes.length);
+    const found: number[] = [];
+    for (const [first, alike] of this.byFirst) {
+      const isAny = beginsLike(typed, first);
+      for (const at of alike) {
+        const word = this.all[at]!;
+        if (!isAny && typed.first !== word.second) continue;
+        const may = most[Math.min(word.letters.codes.length, most.length - 1)]!;
+        if (isMissing(letters, word.letters.which, may) && isMissing(stemLetters, word.stemLetters.which, may))
+          continue;
+        found.push(at);
+      }
+    }
+    return found;
+  }
+}
+
+/** Whether more than so many of some letters are not among others. */
+const isMissing = (letters: number, among: number, may: number): boolean => {
+  let left = letters & ~among;
+  for (let n = 0; left; n++, left &= left - 1) if (n === may) return true;
+  return false;
+};
