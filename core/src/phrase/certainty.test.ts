@@ -43,9 +43,29 @@ describe('what is asked though its letters are plain', () => {
     ['where nobody knows how', 'butterfly bottom, they posted, and landed in mount', 'finish mount'],
     ['of nothing that was told', 'everything worked today', 'result success'],
     ['where it is no place', 'my back hurt, armbar, failed', 'position back'],
+    ['of what was before', 'back take off a failed double leg', 'result failed'],
+    ['where this side may have done it', 'back bottom, hip escape, turn into half guard', 'reaction turns-away'],
+    ['where either side may', 'half guard top, they get the underhook, whizzer, knee slice', 'reaction overhooks'],
+    ['where they may not have got to', 'side control bottom, he goes for mount', 'finish mount'],
+    ['with what', 'shoulder throw, he blocks with his hip, standing', 'grip hip'],
+    ['of what is done', 'body triangle on the back, worked the neck', 'result success'],
+    ['where they stand', 'arm drag, took the back standing', 'reaction stands'],
     ['as a reason of what has not ended', 'no space, triangle, failed', 'reason no-space'],
   ])('when it stands %s, it should be asked', (_, text, part) => {
     expect(partsOf(text, 'asked')).toContain(part);
+  });
+
+  test('when it is told who did it to whom, nobody else should have done it', () => {
+    expect(partsOf('she sweeps me, mount bottom', 'certain')).toEqual(['reaction sweep', 'finish mount']);
+    expect(partsOf('he gets my back, I defend the choke and turn in', 'certain')).toContain('entry turn-in');
+    expect(partsOf('he turtles, seat belt, back take', 'certain')).toContain('grip seat-belt');
+    expect(partsOf('side control bottom, got my knee in', 'certain')).not.toContain('reaction knee-in');
+  });
+
+  test('when they tap to what is told behind it, it should be one attempt', () => {
+    const { parts } = readPhrase('over under pass, he turtles, tap rnc', words, GYM_CONTEXT);
+    const of = (part: string): number | undefined => parts.find((p) => p.meant.part === part && p.attempt > 0)?.attempt;
+    expect([of('result'), of('entry')]).toEqual([1, 1]);
   });
 
   test('when why is told of what worked, it should stay in the note', () => {

@@ -5,7 +5,7 @@ import type { Piece } from './piece.js';
 import type { Reading } from './readings.js';
 import type { Token } from './tokens.js';
 import type { Meant } from './types.js';
-import { isOwner } from './whose.js';
+import { isOwner, THEIRS } from './whose.js';
 import type { Mark } from './weights.js';
 
 /** One word that is spelled worse than this is asked about. */
@@ -22,6 +22,12 @@ const isSmall = ({ text }: Token): boolean => SMALL.has(text) || KNOWN.has(text)
 /** What stands behind a place and turns the order in which things are told. */
 const BEHIND_PLACE = new Set(['is', 'was', 'after', 'before']);
 
+const ARTICLES = new Set(['a', 'an', 'the']);
+const INTO = new Set(['into', 'to']);
+const STANDING = new Set(['stand', 'standing']);
+const GOING = new Set(['go', 'goes', 'went', 'going']);
+/** Said of what either side does about the other. */
+const EITHER = new Set(['whizzer', 'whizzers', 'overhook', 'overhooks', 'underhook', 'underhooks', 'crossface']);
 const LIMBS = new Set(['arms', 'hands', 'legs', 'feet', 'hips', 'knees', 'shoulders']);
 
 const SIDES = new Set(['top', 'bottom']);
@@ -64,6 +70,41 @@ const DOUBTS: readonly ((a: Around) => boolean)[] = [
     const isPlain = meant.part === 'who' || meant.part === 'result' || (isPlace && !isOneWord);
     return !isPlain && (isUnread(previous) || isUnread(next));
   },
+  // *off a failed double leg*: that was before
+  ({ meant, previous }) => meant.part === 'result' && previous !== undefined && ARTICLES.has(previous.text),
+  // *turn into half guard*: it may be this side that does
+  ({ meant, before, next }) =>
+    meant.part === 'reaction' &&
+    !meant.isAction &&
+    before.voice === 'open' &&
+    next !== undefined &&
+    INTO.has(next.text),
+  // *goes for mount*: they may not have got there
+  ({ isPlace, before, piece, typed }) =>
+    isPlace &&
+    before.voice === 'they' &&
+    (before.pointer === 'act' ||
+      (typed[piece.from - 1]?.text === 'for' && GOING.has(typed[piece.from - 2]?.text ?? ''))),
+  // *he blocks with his hip*: what is held, or with what
+  ({ meant, before, first, previous }) =>
+    meant.part === 'grip' &&
+    before.pointer === 'with' &&
+    before.voice === 'they' &&
+    (THEIRS.has(first.text) || THEIRS.has(previous?.text ?? '')),
+  // *failed, gave it up*: behind the end nobody was told of
+  ({ meant, before }) =>
+    meant.part === 'reaction' && !meant.isAction && before.voice === 'open' && before.result !== null,
+  // *they get the underhook, whizzer*: either side does that
+  ({ meant, before, first }) =>
+    meant.part === 'reaction' && before.voice === 'they still' && first.opens && EITHER.has(first.text),
+  // *worked the neck*: that is done
+  ({ meant, first, next }) =>
+    meant.part === 'result' &&
+    first.text === 'worked' &&
+    next !== undefined &&
+    (ARTICLES.has(next.text) || isOwner(next.text)),
+  // *took the back standing*
+  ({ meant, before, first }) => meant.part === 'reaction' && before.voice === 'open' && STANDING.has(first.text),
   // *never let go*
   ({ meant, previous }) => meant.part === 'result' && previous !== undefined && NEGATIONS.has(previous.text),
   ({ piece }) => piece.isVerb === true,

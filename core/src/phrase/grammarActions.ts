@@ -12,8 +12,13 @@ type Doing = {
   readonly words: Words;
 };
 
+/** *tap rnc*: what made them tap, told behind it in one clause. */
+const isOfTap = (r: Reading, { key, words }: Doing): boolean =>
+  r.told === 'result' && !r.isOpen && r.result === 'success' && words.action(key)?.does === 'submission';
+
 /** The first that is done in an attempt. */
-const firstDone = (r: Reading, { key, goesOnAs, isUnderWay, words }: Doing): readonly Way[] => {
+const firstDone = (r: Reading, doing: Doing): readonly Way[] => {
+  const { key, goesOnAs, isUnderWay, words } = doing;
   const all: Way[] = [];
   if (r.action === null)
     all.push(
@@ -22,14 +27,14 @@ const firstDone = (r: Reading, { key, goesOnAs, isUnderWay, words }: Doing): rea
         { action: key, voice: goesOnAs },
         beginsThere(r.place, key, words),
         endsThere(key, r.finish, r.place, words),
-        r.pointer === 'to' || r.pointer === 'because' ? [['mispointed', 0.8]] : [],
+        (r.pointer === 'to' && !isOfTap(r, doing)) || r.pointer === 'because' ? [['mispointed', 0.8]] : [],
         r.pointer === 'act' ? [['pointed', 0.5]] : [],
         // *side control from a scissor sweep*: there it ended
         r.pointer === 'from' ? (r.told === 'finish' && r.finish ? [['pointed', 2.2]] : [['mispointed', 1]]) : [],
         // *they pass with a knee slice*: said more exactly, it's still theirs
         r.pointer === 'with' && r.met && words.action(key)?.parent === theirs(r) ? [['order', 3]] : [],
         r.voice === 'they' ? [['turned', 1]] : r.voice === 'they still' ? [['turned', 0.3]] : [],
-        r.result !== null && r.attempt > 0 && r.pointer !== 'with' ? [['order', 1]] : [],
+        r.result !== null && r.attempt > 0 && r.pointer !== 'with' && !isOfTap(r, doing) ? [['order', 1]] : [],
         isUnderWay ? [['order', 1.8]] : [],
       ),
     );

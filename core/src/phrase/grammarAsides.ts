@@ -57,6 +57,7 @@ export const asides = {
   hold: (r: Reading, { hold }: Extract<Said, { is: 'hold' }>, { whose }: Piece, words: Words): readonly Way[] => {
     const what = holdKey(hold);
     if (r.used.has(what)) return [];
+    const isNamed = words.target(hold.target)?.grips !== undefined;
     const holders = whose
       ? ([whose === 'us' ? 'subject' : 'opponent'] as const)
       : hold.isMine
@@ -85,7 +86,8 @@ export const asides = {
             ? []
             : [['mispointed', 1]],
         isNext ? chainMarks(r) : r.finish ? [['order', 0.6]] : [],
-        r.voice === 'they still' && holder === 'subject' ? [['turned', 0.4]] : [],
+        // *he turtles, seat belt*: what has a name of its own is told of this side
+        r.voice === 'they still' && (holder === 'subject') !== isNamed ? [['turned', 0.4]] : [],
         // a grip with a name of its own may be the name of the place
         words.target(hold.target)?.grips && r.voice === 'open' && r.pointer !== 'with' ? [['order', 0.8]] : [],
       ),
@@ -107,11 +109,12 @@ export const asides = {
     const canTap = does === 'submission' || r.finish?.kind === 'submission';
     // *then mount, then tap*: whatever made them is told of a further attempt
     const isNext = isTap && r.isThen && r.finish?.kind === 'state';
-    const next = isNext ? nextAttempt(r) : {};
-    return [
+    const voice = r.voice === 'they' && !isTap ? 'they still' : 'open';
+    const told = { part: 'result', result } as const;
+    const ways = [
       placed(
-        { part: 'result', result },
-        { ...next, result, voice: r.voice === 'they' && !isTap ? 'they still' : 'open' },
+        told,
+        { ...(isNext ? nextAttempt(r) : {}), result, voice },
         pointed(r, null),
         r.finish || r.action !== null ? [] : [['order', 0.4]],
         isTap && !canTap && !isNext ? [['order', 0.75]] : [],
@@ -121,6 +124,10 @@ export const asides = {
         isNext ? chainMarks(r) : isTap && r.finish?.kind === 'state' ? [['order', 1.5]] : [],
       ),
     ];
+    // *pass, he turtles, tap with a choke*: what made them tap is told behind it
+    if (isTap && !isNext && !canTap && r.isOpen && r.action !== null)
+      ways.push(placed(told, { ...nextAttempt(r), result, voice }, chainMarks(r), [['order', 0.3]]));
+    return ways;
   },
   clothing: (r: Reading, { gi }: Extract<Said, { is: 'clothing' }>): readonly Way[] =>
     r.clothing ? [] : [placed({ part: 'clothing', gi }, { clothing: true }, [])],

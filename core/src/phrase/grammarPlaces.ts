@@ -1,6 +1,7 @@
 import { isAimedAt } from '../attempts/index.js';
 import { otherRole, type Words } from '../vocabulary/index.js';
 import {
+  ATTACKS,
   beginsThere,
   chainMarks,
   endsThere,
@@ -10,6 +11,7 @@ import {
   ofThem,
   placed,
   pointed,
+  theirs,
 } from './grammarMarks.js';
 import type { Piece, Said } from './piece.js';
 import type { Reading, Voice, Way } from './readings.js';
@@ -22,6 +24,13 @@ type Place = {
   readonly place: SaidPlace;
   readonly voice: Voice;
   readonly words: Words;
+};
+
+/** Behind where the other side got to, before which nothing was told. */
+const isAfterTheirs = (r: Reading, words: Words): boolean => {
+  if (r.voice !== 'they still' || r.told !== 'reaction' || r.action !== null || r.place) return false;
+  const does = words.action(theirs(r) ?? '')?.does;
+  return does !== undefined && does !== 'submission' && ATTACKS.has(does);
 };
 
 /** It begins there. */
@@ -37,6 +46,8 @@ const starts = (r: Reading, { place, said, voice, words }: Place): readonly Way[
       placed({ part: 'position', place }, { place, voice }, beginsThere(place, r.action, words), they, [
         ...(r.action !== null && r.pointer !== 'from' ? [['order', isOdd ? 1.9 : 0.9] as const] : []),
         ...(r.finish || r.result ? [['order', 0.5] as const] : []),
+        // *she sweeps me, mount bottom*: there it ended
+        ...(isAfterTheirs(r, words) ? [['order', 1.4] as const] : []),
         ...pointed(r, 'from'),
       ]),
     );
@@ -89,10 +100,14 @@ const asFinish = (
     marks,
     endsThere(from.action, finish, from.place, words),
     [
-      ...(from.action === null && r.pointer !== 'to' ? [['order', from.place ? 0.6 : 2.5] as const] : []),
+      ...(from.action === null && r.pointer !== 'to'
+        ? [['order', isAfterTheirs(r, words) ? 0.2 : from.place ? 0.6 : 2.5] as const]
+        : []),
       ...(!from.place && r.pointer !== 'to' ? [['order', 0.25] as const] : []),
       ...(r.voice === 'they' ? [['order', 0.4] as const] : []),
       ...(r.pointer === 'act' ? [['mispointed', 0.6] as const] : []),
+      // *choke from turtle*
+      ...(r.pointer === 'from' ? [['mispointed', 1] as const] : []),
       // *tap from an arm triangle in side control*: what ends in a tap does not end in a place
       ...(r.result === 'success' && from.action !== null && words.action(from.action)?.does === 'submission'
         ? [['order', 2] as const]

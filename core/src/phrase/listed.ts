@@ -64,6 +64,8 @@ const STEERING: readonly Listed[] = [
     'flat on my back|flat on the back|flat on his back|flat on her back|flat on their back|flat on your back',
     1.2,
   ),
+  ...pointer('joint', 'half in|half way in|half out|half way|half hearted', 1.2),
+  ...pointer('joint', 'cross the legs|cross my legs|cross the feet|cross the ankles', 4),
   ...pointer('joint', 'to the side|to one side|onto the side|to their side|to the other side|off to the side', 1.2),
   ...pointer(
     'act',

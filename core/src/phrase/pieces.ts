@@ -125,6 +125,8 @@ const isNoPlace = (line: Line, at: number): boolean => {
   if (text === 'back')
     return (
       (next !== undefined && !next.opens && ['to', 'into'].includes(next.text)) ||
+      // *back on bottom*: again
+      (next?.text === 'on' && ['top', 'bottom'].includes(line.at(at + 2)?.text ?? '')) ||
       (before === 'the' && line.at(at - 2)?.text === 'over')
     );
   // *hafl guard* is no bare guard
@@ -144,6 +146,24 @@ const HOLDING = new Set(
 /** Whether one of the tokens [from, to) says whose something is. */
 const hasOwner = (line: Line, from: number, to: number): boolean => {
   for (let i = from; i < to; i++) if (isOwner(line.at(i)!.text)) return true;
+  return false;
+};
+
+const DEFENDING = new Set(
+  'defend defended defending survive survived surviving block blocked blocking stop stopped stopping deny denied denying'.split(
+    ' ',
+  ),
+);
+/** *I defend the choke*: what this side does something about is theirs. */
+const isDefended = (line: Line, from: number): boolean => {
+  if (line.at(from)!.opens) return false;
+  const at = ['the', 'a', 'an'].includes(line.at(from - 1)?.text ?? '') ? from - 2 : from - 1;
+  const [verb, by] = [line.at(at), line.at(at - 1)?.text ?? ''];
+  return verb !== undefined && DEFENDING.has(verb.text) && (['i', 'we'].includes(by) || verb.opens);
+};
+
+const isMine = (line: Line, from: number, to: number): boolean => {
+  for (let i = from; i < to; i++) if (MINE.has(line.at(i)!.text)) return true;
   return false;
 };
 
@@ -186,7 +206,8 @@ const piecesOfSpan = (line: Line, span: Span, words: Words): readonly Piece[] =>
       // *guillotine position* is where they are
       const behind = line.at(to);
       if (behind && !behind.opens && behind.text === 'position') return [];
-      const whose = MINE.has(owner) || isMet ? 'us' : THEIRS.has(owner) || isOn(ME, line, span) ? 'them' : null;
+      const isTheirs = THEIRS.has(owner) || isOn(ME, line, span) || isDefended(line, from);
+      const whose = MINE.has(owner) || isMet ? 'us' : isTheirs ? 'them' : null;
       return [{ ...plain({ is: 'action', key }), isHeadless: span.isHeadless, ...(whose ? { whose } : {}) }];
     }
     case 'submission': {
@@ -200,6 +221,8 @@ const piecesOfSpan = (line: Line, span: Span, words: Words): readonly Piece[] =>
       return [plain({ is: 'submission', key, won: true, isEnd: false }), ...ends(TAPS, true), ...ends(LOSES, false)];
     }
     case 'reaction':
+      // *got my knee back in*: done by this side
+      if (isMine(line, from, to)) return [];
       // *in turtle* is where they are
       return !line.at(from)!.opens && line.at(from - 1)?.text === 'in'
         ? []

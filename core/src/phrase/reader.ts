@@ -78,7 +78,9 @@ const AFTER_RESULT = new Set<Meant['part']>(['reason', 'depth', 'finish', 'react
  * A further attempt (*then …*) goes on. Undefined where nothing follows.
  */
 const noteFrom = ({ parts, left, steps }: Read, typed: readonly Token[]): number | undefined => {
-  const closing = steps.find((s) => s.meant?.part === 'result' && s.before!.action !== null);
+  const closing = steps.find(
+    (s) => s.meant?.part === 'result' && s.before!.action !== null && s.attempt === s.before!.attempt,
+  );
   if (!closing) return undefined;
   // *tapped from mount*
   const isPointedFrom = ({ meant }: PhrasePart): boolean =>

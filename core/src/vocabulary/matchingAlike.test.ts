@@ -86,5 +86,5 @@ describe('finding by an index', () => {
       }),
       { numRuns: 150 },
     );
-  }, 60_000);
+  });
 });

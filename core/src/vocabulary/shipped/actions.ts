@@ -180,7 +180,7 @@ export const ACTIONS: readonly ActionWord[] = [
   action('inverted-armlock', 'inverted armlock', 'submission', [...GUARDS, 'pin'], [tap('inverted-armlock')], 'inverted armbar | shoulder-pinned armlock | cutting armlock | reverse armbar'),
   action('double-wrist-lock', 'double wrist lock', 'submission', ['closed guard', 'pin', 'half guard', 'turtle', 'open guard'], [tap('double-wrist-lock')], 'figure four behind the back | double wristlock | ja: gyaku ude garami'),
   action('bent-armlock', 'bent armlock', 'submission', ['pin', 'half guard', 'closed guard'], [tap('bent-armlock')], 'americana | paintbrush | keylock | key lock | figure four palm up | ja: ude garami | v lock'),
-  action('shoulder-lock', 'leg shoulder lock', 'submission', ['closed guard', 'pin', 'open guard', 'half guard'], [tap('leg-shoulder-lock')], 'shoulder lock with the legs | omoplata | ja: sankaku garami'),
+  action('shoulder-lock', 'leg shoulder lock', 'submission', ['closed guard', 'pin', 'open guard', 'half guard'], [tap('leg-shoulder-lock')], 'shoulder lock | shoulder lock with the legs | omoplata | ja: sankaku garami'),
   action('straight-shoulder-lock', 'straight shoulder lock', 'submission', ['standing', 'turtle', 'open guard'], [tap('straight-shoulder-lock')], 'armpit lock | ja: waki gatame'),
   action('hammerlock', 'hammerlock', 'submission', ['pin', 'turtle'], [tap('hammerlock')], 'arm behind the back lock'),
   action('wrist-lock', 'wrist lock', 'submission', ['pin', 'closed guard', 'back', 'open guard', 'half guard'], [tap('wrist-lock')], 'wristlock | bent wrist | ja: kote gatame | pt: mao de vaca'),

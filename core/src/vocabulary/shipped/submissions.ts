@@ -47,7 +47,7 @@ export const SUBMISSIONS: readonly SubmissionWord[] = [
   submission('inverted-armlock', 'inverted armlock', lock('elbow', 'warns'), 'inverted armbar | shoulder-pinned armlock | cutting armlock'),
   submission('double-wrist-lock', 'double wrist lock', lock('shoulder and elbow'), 'figure four behind the back | double wristlock | ja: gyaku ude garami'),
   submission('bent-armlock', 'bent armlock', lock('shoulder and elbow'), 'americana | paintbrush | keylock | key lock | figure four, palm up | top shoulder lock | ja: ude garami'),
-  submission('leg-shoulder-lock', 'leg shoulder lock', lock('shoulder'), 'shoulder lock with the legs | omoplata | ja: sankaku garami'),
+  submission('leg-shoulder-lock', 'leg shoulder lock', lock('shoulder'), 'shoulder lock | shoulder lock with the legs | omoplata | ja: sankaku garami'),
   submission('wrist-lock', 'wrist lock', lock('wrist'), 'wristlock | ja: kote gatame | pt: mao de vaca'),
   submission('bicep-crush', 'biceps crush', crush('upper-arm muscle and elbow', 'Loads muscle and bone. '), 'upper-arm compression | bicep slicer | biceps slicer | arm crush'),
   submission('straight-shoulder-lock', 'straight shoulder lock', lock('shoulder and elbow'), 'stretched arm over the shoulder | armpit lock | ja: waki gatame'),
