@@ -246,9 +246,9 @@ const killedWorkers = async (world) => {
   );
 };
 
-/** The journeys of npm test that look at a part of something, here at all of it. */
-const thoroughly = (say) => {
-  note('Every kind of video, many steps; a worker killed in each kind of job …');
+/** All journeys, also those that npm test leaves out, each looking at all it can; and the tests of the server that look at a part otherwise. */
+const thoroughly = ({ say }) => {
+  note('All journeys, every kind of video, many steps; a worker killed in each kind of job …');
   const began = performance.now();
   const run = spawnSync(
     process.execPath,
@@ -259,16 +259,10 @@ const thoroughly = (say) => {
       'e2e/playwright.config.ts',
       '--reporter',
       'json',
-      'frames',
-      'kinds',
-      'faults',
-      'breakdown',
-      'screens',
-      'start',
     ],
     { cwd: root, encoding: 'utf8', maxBuffer: 2 ** 28, env: { ...process.env, ODOGRAPH_THOROUGH: '1' } },
   );
-  const compared = spawnSync(process.execPath, [join(root, 'node_modules/jest/bin/jest.js'), 'server/src/jobs'], {
+  const compared = spawnSync(process.execPath, [join(root, 'node_modules/jest/bin/jest.js'), 'server/src/jobs', 'server/src/demo'], {
     cwd: root,
     encoding: 'utf8',
     env: { ...process.env, ODOGRAPH_THOROUGH: '1' },
@@ -283,13 +277,13 @@ const thoroughly = (say) => {
 };
 
 const STRESSES = {
-  /** What takes too long for npm test: a large file, many over a bad line, killed workers, all that journeys look at a part of. */
+  /** What takes too long for npm test: a large file, many over a bad line, killed workers. */
   files: async (world) => {
     await killedWorkers(world);
     await large(world);
     await many(world);
-    thoroughly(world.say);
   },
+  journeys: thoroughly,
   coaches,
   flood,
 };

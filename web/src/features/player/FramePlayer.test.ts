@@ -136,6 +136,20 @@ describe('the player of exact frames', () => {
     expect(player.snapshot()).toMatchObject({ frame: 9, settled: true });
   });
 
+  test('when it says that it shows another frame, it should be asked until it shows the one that is wanted', () => {
+    player.seek(9);
+    video.end();
+    video.show(0);
+    jest.advanceTimersByTime(800);
+    video.end();
+    video.show(0);
+    jest.advanceTimersByTime(800);
+    expect(player.snapshot().settled).toBe(false);
+    expect(video.asked.slice(-3)).toEqual([9, 9, 9]);
+    video.arrive();
+    expect(player.snapshot()).toMatchObject({ frame: 9, settled: true });
+  });
+
   test('when a stretch is looped at full speed, its last frame should lead back to its first', () => {
     player.loop({ inFrame: 20, outFrame: 25 });
     player.play();

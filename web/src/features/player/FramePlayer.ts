@@ -47,6 +47,9 @@ const FAST = 4;
 export const SPEEDS = [1, 0.5, 0.25] as const;
 
 const PATIENCE_MS = 700;
+/** How often a frame is asked for again while another one is shown. */
+const MOST_TRIES = 4;
+const NUDGE_S = 1e-4;
 const METADATA_READY = 1;
 
 /**
@@ -59,7 +62,7 @@ export class FramePlayer {
   private state: PlayerState;
   private readonly listeners = new Set<() => void>();
   private wanted: number | null = null;
-  private seeking: { frame: number; ended: boolean; shown: boolean; tries: number } | null = null;
+  private seeking: { frame: number; ended: boolean; shown: boolean; isOther: boolean; tries: number } | null = null;
   private presentedS: number | null = null;
   private patience: ReturnType<typeof setTimeout> | undefined;
   private pace: ReturnType<typeof setTimeout> | undefined;
@@ -220,7 +223,7 @@ export class FramePlayer {
     if (this.seeking || this.wanted === null || this.screen.readyState < METADATA_READY) return;
     const frame = this.wanted;
     this.wanted = null;
-    this.seeking = { frame, ended: false, shown: this.isShown(frame), tries: 0 };
+    this.seeking = { frame, ended: false, shown: this.isShown(frame), isOther: false, tries: 0 };
     this.goTo(frame, 0);
   }
 
@@ -248,17 +251,22 @@ export class FramePlayer {
     this.presentedS = picture.mediaTime;
     if (this.seeking) {
       if (this.isShown(this.seeking.frame)) this.seeking.shown = true;
+      else this.seeking.isOther = true;
       this.settle();
     } else if (this.state.playing && this.isNative()) this.onPlayed(frameAtS(this.table, picture.mediaTime));
   };
 
-  /** The browser has not said in time what it shows: once it is asked again, then its word that the seek ended has to do. */
+  /**
+   * The browser has not said in time that it shows the frame: it is asked again, more often where it said that it shows another one. Then its word that the seek ended
+   * has to do: a page that is out of sight is told nothing of pictures.
+   */
   private readonly onPatienceGone = (): void => {
     if (!this.seeking) return;
-    if (this.seeking.tries === 0) {
-      this.seeking.tries = 1;
-      this.goTo(this.seeking.frame, 1e-4);
-    } else if (this.seeking.ended) {
+    const { frame, tries, ended, isOther } = this.seeking;
+    if (tries < (isOther ? MOST_TRIES : 1)) {
+      this.seeking.tries++;
+      this.goTo(frame, tries % 2 === 0 ? NUDGE_S : 0);
+    } else if (ended) {
       this.seeking.shown = true;
       this.settle();
     } else this.patience = setTimeout(this.onPatienceGone, PATIENCE_MS);
