@@ -125,7 +125,7 @@ export const asides = {
       ),
     ];
     // *pass, he turtles, tap with a choke*: what made them tap is told behind it
-    if (isTap && !isNext && !canTap && r.isOpen && r.action !== null)
+    if (isTap && !isNext && !canTap && r.isOpen && (r.action !== null || r.finish !== null))
       ways.push(placed(told, { ...nextAttempt(r), result, voice }, chainMarks(r), [['order', 0.3]]));
     return ways;
   },

@@ -135,17 +135,20 @@ const isNoPlace = (line: Line, at: number): boolean => {
   return text === 'side' && SIDED.has(before);
 };
 
-/** *arm across their own neck*: a place of which the name says whose something is. */
-const namesOwner = (word: PositionWord | undefined): boolean =>
-  [word?.name ?? '', ...(word?.aliases ?? [])].some((text) => tokens(text).some(isOwner));
+type IsOwner = (token: string) => boolean;
+const isMine: IsOwner = (token) => MINE.has(token);
+
+/** *arm across their own neck*, *breaks my grip*: of which the name says whose something is. */
+const namesOwner = (word: Pick<PositionWord, 'name' | 'aliases'> | undefined, is: IsOwner = isOwner): boolean =>
+  [word?.name ?? '', ...(word?.aliases ?? [])].some((text) => tokens(text).some(is));
 
 /** What is held alone is a hold only where something says so, or where nothing else stands there: *back* and *arm* are said of much. */
 const HOLDING = new Set(
   'with and has have had hold holds held holding grip grips gripped keeping keeps using plus got gets'.split(' '),
 );
 /** Whether one of the tokens [from, to) says whose something is. */
-const hasOwner = (line: Line, from: number, to: number): boolean => {
-  for (let i = from; i < to; i++) if (isOwner(line.at(i)!.text)) return true;
+const hasOwner = (line: Line, from: number, to: number, is: IsOwner = isOwner): boolean => {
+  for (let i = from; i < to; i++) if (is(line.at(i)!.text)) return true;
   return false;
 };
 
@@ -160,11 +163,6 @@ const isDefended = (line: Line, from: number): boolean => {
   const at = ['the', 'a', 'an'].includes(line.at(from - 1)?.text ?? '') ? from - 2 : from - 1;
   const [verb, by] = [line.at(at), line.at(at - 1)?.text ?? ''];
   return verb !== undefined && DEFENDING.has(verb.text) && (['i', 'we'].includes(by) || verb.opens);
-};
-
-const isMine = (line: Line, from: number, to: number): boolean => {
-  for (let i = from; i < to; i++) if (MINE.has(line.at(i)!.text)) return true;
-  return false;
 };
 
 const piecesOfSpan = (line: Line, span: Span, words: Words): readonly Piece[] => {
@@ -222,7 +220,7 @@ const piecesOfSpan = (line: Line, span: Span, words: Words): readonly Piece[] =>
     }
     case 'reaction':
       // *got my knee back in*: done by this side
-      if (isMine(line, from, to)) return [];
+      if (hasOwner(line, from, to, isMine) && !namesOwner(words.get('reaction', key), isMine)) return [];
       // *in turtle* is where they are
       return !line.at(from)!.opens && line.at(from - 1)?.text === 'in'
         ? []

@@ -148,6 +148,10 @@ const endedIn = (finish: SaidFinish, told: Told): Roled<SaidFinish> => {
   if (!word) return { is: finish, because: null };
   const as = (role: Role | null, because: string): Roled<SaidFinish> => ({ is: { ...finish, role }, because });
   if (word.roles.length <= 1) return as(word.roles[0] ?? null, BECAUSE.onlyRole);
+  // *X guard sweep, he posts, back to X guard*: nothing came of it
+  const isMet = told.parts.some(({ meant }) => meant.part === 'reaction');
+  if (!from && isMet && result !== 'success' && likely !== null && words.action(likely)?.from.includes(word.family))
+    return as(usualRole(finish.position, likely, words), BECAUSE.same);
   const aim = aims.find((a) => !('submission' in a) && isAim(a, finish, words));
   if (aim && 'role' in aim && word.roles.includes(aim.role)) return as(aim.role, BECAUSE.aim);
   if (from?.position === finish.position) return as(from.role, BECAUSE.same);
