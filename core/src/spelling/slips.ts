@@ -16,21 +16,22 @@ const COST = {
 
 /** Letters as small numbers: a–z are 1–26, everything else is by its code, below 128 or not told apart. */
 const CODES = 128;
-const codeOf = (letter: string): number => {
-  const code = letter.charCodeAt(0);
-  return code >= 97 && code <= 122 ? code - 96 : Math.min(code, CODES - 1);
-};
+const codeOf = (code: number): number => (code >= 97 && code <= 122 ? code - 96 : Math.min(code, CODES - 1));
+const codeOfLetter = (letter: string): number => codeOf(letter.charCodeAt(0));
 const isVowelCode = new Uint8Array(CODES);
-for (const vowel of VOWELS) isVowelCode[codeOf(vowel)] = 1;
+for (const vowel of VOWELS) isVowelCode[codeOfLetter(vowel)] = 1;
 /** What it costs to type one letter for another. */
 const replacing = new Float64Array(CODES * CODES).fill(COST.otherLetter);
 const isBeside = new Uint8Array(CODES * CODES);
-for (const a of VOWELS) for (const b of VOWELS) replacing[codeOf(a) * CODES + codeOf(b)] = COST.otherVowel;
+for (const a of VOWELS) for (const b of VOWELS) replacing[codeOfLetter(a) * CODES + codeOfLetter(b)] = COST.otherVowel;
 ROWS.forEach((row, r) =>
   [...row].forEach((key, k) => {
     for (const other of [row[k + 1], ROWS[r + 1]?.[k], ROWS[r + 1]?.[k - 1]])
       if (other)
-        for (const at of [codeOf(key) * CODES + codeOf(other), codeOf(other) * CODES + codeOf(key)]) {
+        for (const at of [
+          codeOfLetter(key) * CODES + codeOfLetter(other),
+          codeOfLetter(other) * CODES + codeOfLetter(key),
+        ]) {
           replacing[at] = COST.neighbour;
           isBeside[at] = 1;
         }
@@ -71,15 +72,25 @@ type Letters = {
   /** Which letters there are, one bit each (a–z, then all others together). */ readonly which: number;
 };
 const lettersOf = (text: string): Letters => {
-  const codes = Uint8Array.from(text, codeOf);
-  const leavingOut = Float64Array.from(codes, (code, j) =>
-    j > 0 && code === codes[j - 1] ? COST.doubled : j > 0 && isVowelCode[code] ? COST.vowelLeftOut : COST.letterLeftOut,
-  );
-  return { codes, leavingOut, which: codes.reduce((bits, code) => bits | bitOf(code), 0) };
+  const codes = new Uint8Array(text.length);
+  const leavingOut = new Float64Array(text.length);
+  let which = 0;
+  for (let j = 0; j < text.length; j++) {
+    const code = codeOf(text.charCodeAt(j));
+    codes[j] = code;
+    which |= bitOf(code);
+    const isDoubled = j > 0 && code === codes[j - 1];
+    leavingOut[j] = isDoubled
+      ? COST.doubled
+      : j > 0 && isVowelCode[code] === 1
+        ? COST.vowelLeftOut
+        : COST.letterLeftOut;
+  }
+  return { codes, leavingOut, which };
 };
 
 const bitOf = (code: number): number => 1 << Math.min(code, 27);
-const VOWEL_BITS = [...VOWELS].reduce((bits, vowel) => bits | bitOf(codeOf(vowel)), 0);
+const VOWEL_BITS = [...VOWELS].reduce((bits, vowel) => bits | bitOf(codeOfLetter(vowel)), 0);
 const countBits = (bits: number): number => {
   let n = 0;
   for (let left = bits; left; left &= left - 1) n++;
