@@ -262,11 +262,15 @@ const thoroughly = ({ say }) => {
     ],
     { cwd: root, encoding: 'utf8', maxBuffer: 2 ** 28, env: { ...process.env, ODOGRAPH_THOROUGH: '1' } },
   );
-  const compared = spawnSync(process.execPath, [join(root, 'node_modules/jest/bin/jest.js'), 'server/src/jobs', 'server/src/demo'], {
-    cwd: root,
-    encoding: 'utf8',
-    env: { ...process.env, ODOGRAPH_THOROUGH: '1' },
-  });
+  const compared = spawnSync(
+    process.execPath,
+    [join(root, 'node_modules/jest/bin/jest.js'), 'server/src/jobs', 'server/src/demo'],
+    {
+      cwd: root,
+      encoding: 'utf8',
+      env: { ...process.env, ODOGRAPH_THOROUGH: '1' },
+    },
+  );
   if (compared.status !== 0) throw new Stop(compared.stderr.slice(-4000));
   const { stats } = JSON.parse(run.stdout.slice(run.stdout.indexOf('{')));
   const moves = 7 * 60 + 3 * 40 + 8 * 60 + 5 * 40;

@@ -27,7 +27,7 @@ const run = async (args, env = {}) => {
 
 /** Runs something beside the journeys, with what of the processors they leave; its output is held back until it ends. */
 const runAside = async (args) => {
-  const child = spawn('nice', ['-n', '4', process.execPath, ...args], {
+  const child = spawn('nice', ['-n', '8', process.execPath, ...args], {
     cwd: root,
     stdio: ['ignore', 'pipe', 'pipe'],
   });

@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import {
+  BARE_REACTION,
   Usual,
   controlKey,
   draftAttempt,
@@ -39,7 +40,7 @@ const scripted: readonly Scripted[] = demoFootage().flatMap(({ bout, clips }) =>
         end: { frame: 1, pts: 1 },
       }),
       ...{ state, finish, controls, action: said.action, result: said.result },
-      reactions: (said.reactions ?? []).map((what, i) => ({ id: String(i), what, isAction: false, deciding: false })),
+      reactions: (said.reactions ?? []).map((what, i) => ({ id: String(i), what, isAction: false, ...BARE_REACTION })),
     },
   })),
 );

@@ -1,4 +1,4 @@
-import { BARE_FOOTAGE, type ClockAnchor } from '@odograph/core';
+import { BARE_REACTION, BARE_FOOTAGE, type ClockAnchor } from '@odograph/core';
 import type { NewAngle, NewClip, NewFootage, NewLook, NewPerson } from '@odograph/core/contract';
 import { seededId } from './ids.js';
 import { demoFootage, type DemoClip, type DemoFootage } from './library.js';
@@ -40,11 +40,11 @@ const clipRequest = (f: DemoFootage, c: DemoClip): NewClip => ({
     depth: c.said.depth ?? null,
     finish: c.finish,
     controls: c.controls,
-    reactions: [...(c.said.reactions ?? []), ...(c.said.attack ? [c.said.attack] : [])].map((what, i, all) => ({
+    reactions: [...(c.said.reactions ?? []), ...(c.said.attack ? [c.said.attack] : [])].map((what, i) => ({
       id: seededId(`reaction ${c.attemptId} ${i}`),
       what,
       isAction: what === c.said.attack,
-      deciding: i === all.length - 1,
+      ...BARE_REACTION,
     })),
     reasons: (c.said.reasons ?? []).map((reason, i) => ({
       id: seededId(`reason ${c.attemptId} ${i}`),

@@ -8,6 +8,7 @@ import {
   BARE_ATTEMPT,
   BARE_CLIP,
   BARE_HOLD,
+  BARE_REACTION,
   BARE_FOOTAGE,
   withChanges,
   type ActionWord,
@@ -312,7 +313,7 @@ class Seeding {
       controls: Array.from({ length: Math.floor(random() * 4) }, () => this.control(one.gi)),
       reactions:
         random() < 0.6
-          ? [{ id: this.nextId(), what: uneven(random, reactions).key, isAction: false, deciding: true }]
+          ? [{ id: this.nextId(), what: uneven(random, reactions).key, isAction: false, ...BARE_REACTION }]
           : [],
       reasons: result === 'failed' ? [{ id: this.nextId(), reason: uneven(random, reasons).key, main: true }] : [],
     };

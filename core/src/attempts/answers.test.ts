@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { LOGGED, attemptOf } from '../testing/workedExamples.js';
 import { shippedWords } from '../vocabulary/index.js';
 import {
+  BARE_REACTION,
   answersIn,
   lineReaction,
   linkAttempts,
@@ -52,7 +53,7 @@ describe('answers', () => {
       to: 'turtle/bottom',
     },
     result: 'failed',
-    more: { reactions: [{ id: 'go', what: 'go-behind', isAction: true, deciding: true }] },
+    more: { reactions: [{ id: 'go', what: 'go-behind', isAction: true, ...BARE_REACTION, deciding: true }] },
   });
   const counter = attemptOf({
     ...{
@@ -87,7 +88,7 @@ describe('answers', () => {
   });
 
   test('when one of several reactions decided, the attempt should stand under it, else under the last', () => {
-    const met = (id: string, deciding: boolean) => ({ id, what: id, isAction: false, deciding });
+    const met = (id: string, deciding: boolean) => ({ id, what: id, isAction: false, ...BARE_REACTION, deciding });
     expect(lineReaction({ reactions: [met('x', true), met('y', false)] })?.id).toBe('x');
     expect(lineReaction({ reactions: [met('x', false), met('y', false)] })?.id).toBe('y');
     expect(lineReaction({ reactions: [] })).toBeUndefined();

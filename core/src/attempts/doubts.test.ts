@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { LOGGED } from '../testing/workedExamples.js';
-import { DOUBT_FIELDS, doubtQueue, settled, type Attempt, type Doubt } from './index.js';
+import { BARE_REACTION, DOUBT_FIELDS, doubtQueue, settled, type Attempt, type Doubt } from './index.js';
 
 const base = LOGGED[0]!.attempt;
 const at = { frame: 3, pts: 3 };
@@ -53,7 +53,7 @@ describe('the queue of doubts', () => {
     const met = settled(attempt, 'reactions', { field: 'reactions', value: 'frames' }, () => 'id');
     expect(met.reactions).toEqual([
       ...attempt.reactions,
-      { id: 'id', what: 'frames', isAction: false, deciding: false },
+      { id: 'id', what: 'frames', isAction: false, ...BARE_REACTION },
     ]);
   });
 });

@@ -1,6 +1,15 @@
 import { asCompared } from '../vocabulary/index.js';
 import { withReason } from './reasons.js';
-import type { Attempt, Control, Doubt, DoubtField, Finish, Result, State } from './types.js';
+import {
+  BARE_REACTION,
+  type Attempt,
+  type Control,
+  type Doubt,
+  type DoubtField,
+  type Finish,
+  type Result,
+  type State,
+} from './types.js';
 
 /** One doubt where it stands. */
 export type DoubtCase = { readonly attemptId: string; readonly doubt: Doubt };
@@ -56,7 +65,7 @@ const saidAs = (attempt: Attempt, settling: Settling, newId: () => string): Sett
       return { controls: [...attempt.controls, { ...settling.value, id: newId() }] };
     case 'reactions':
       return {
-        reactions: [...attempt.reactions, { id: newId(), what: settling.value, isAction: false, deciding: false }],
+        reactions: [...attempt.reactions, { id: newId(), what: settling.value, isAction: false, ...BARE_REACTION }],
       };
     case 'reasons':
       return { reasons: withReason(attempt.reasons, settling.value, newId()) };

@@ -51,6 +51,14 @@ export {
 } from './sentence.js';
 export { USUAL_KIND } from './usualKind.js';
 export { courseOf, linkAttempts, type CoursePoint, type CourseRun, type Link, type Timed } from './chains.js';
+export {
+  DECIDING_WORDS,
+  QUALITY_WORDS,
+  sayReaction,
+  withDetail,
+  withoutLast,
+  type ReactionDetail,
+} from './reactions.js';
 export { withReason, withoutReason } from './reasons.js';
 export { attemptCautions } from './cautions.js';
 export { AGAIN, repeated, sameTry, type Again } from './again.js';

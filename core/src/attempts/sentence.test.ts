@@ -2,7 +2,16 @@ import { describe, expect, test } from '@jest/globals';
 import { attemptOf } from '../testing/workedExamples.js';
 import { readControls, readHolds } from '../phrase/index.js';
 import { ACTION_KINDS, CONTROL_KINDS, LIMBS, shippedWords } from '../vocabulary/index.js';
-import { BARE_HOLD, REACHES, controlKey, depthWord, sayAttempt, sayControl, type Control } from './index.js';
+import {
+  BARE_HOLD,
+  BARE_REACTION,
+  REACHES,
+  controlKey,
+  depthWord,
+  sayAttempt,
+  sayControl,
+  type Control,
+} from './index.js';
 
 const words = shippedWords();
 const athletes = { a: 'Ina', b: 'Bo' };
@@ -27,12 +36,12 @@ describe('an attempt as a sentence', () => {
       ...told,
       controls: [{ ...readControls('right arm underhook', words)[0]!, id: 'x' }],
       reactions: [
-        { id: 'r', what: 'frames', isAction: false, deciding: false },
-        { id: 's', what: 'hips-out', isAction: false, deciding: true },
+        { id: 'r', what: 'frames', isAction: false, ...BARE_REACTION },
+        { id: 's', what: 'hips-out', isAction: false, ...BARE_REACTION, deciding: true },
       ],
     };
     expect(plain(sayAttempt(attempt, words, athletes))).toBe(
-      'Bo | from half guard, top | with right arm underhook | knee-through pass | they frame, then hip out | ends in side control, top | worked',
+      'Bo | from half guard, top | with right arm underhook | knee-through pass | they frame, then hip out (decided it) | ends in side control, top | worked',
     );
   });
 

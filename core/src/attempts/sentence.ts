@@ -1,6 +1,7 @@
 import type { ActionKind, ActionWord, Ladder, Words } from '../vocabulary/index.js';
 import { placeName, finishId, stateId } from './places.js';
 import { proposedIn } from './proposed.js';
+import { sayReaction } from './reactions.js';
 import { finishOf } from './standing.js';
 import type { SideWords, Telling } from './telling.js';
 import type { Attempt, Control, ProposedPart, Result, Side } from './types.js';
@@ -113,7 +114,7 @@ export const sayAttempt = (
   });
   const end = finishOf(attempt, words);
   const grips = attempt.controls.filter((c) => c.holder === 'subject').map((c) => sayControl(c, words, sides));
-  const reactions = attempt.reactions.map((r) => words.name(r.isAction ? 'action' : 'reaction', r.what));
+  const reactions = attempt.reactions.map((r) => sayReaction(r, words));
   const optional = (name: SaidPart['part'], lead: string, texts: readonly string[]): SaidPart[] =>
     texts.length ? [part(name, lead, texts.join(', then '), '')] : [];
   return [

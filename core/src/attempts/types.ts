@@ -63,13 +63,21 @@ export const BARE_HOLD = {
   lost: null,
 } as const satisfies Partial<Control>;
 
+/** How good a reaction was. It says nothing about whose mistake that was. */
+export const REACTION_QUALITIES = ['right', 'wrong', 'early', 'late'] as const;
+export type ReactionQuality = (typeof REACTION_QUALITIES)[number];
+
 /** What the other side did about it: a reaction word, or an action word when it was itself an attack. */
 export type ReactionUse = {
   readonly id: string;
   readonly what: string;
   readonly isAction: boolean;
-  readonly deciding: boolean;
+  /** It decided how the attempt went; at most one of an attempt. */ readonly deciding: boolean;
+  /** null = not said. */ readonly quality: ReactionQuality | null;
 };
+
+/** What nobody said of a reaction. */
+export const BARE_REACTION = { deciding: false, quality: null } as const satisfies Partial<ReactionUse>;
 export type ReasonUse = { readonly id: string; readonly reason: string; readonly main: boolean };
 
 /** A mistake in the attempt: whose, whether the other side brought it about or it was given away, what it was (a reason), and until when it could still have been mended. */

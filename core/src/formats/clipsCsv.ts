@@ -1,5 +1,6 @@
 import { athletesOf, type Library } from '../library/index.js';
 import {
+  BARE_REACTION,
   RESULT_WORDS,
   depthWord,
   finishId,
@@ -299,9 +300,9 @@ const attemptIn = (cells: Cells, subject: Subject, find: ReturnType<typeof finde
     controls: [...holds('grips', 'subject'), ...holds('theirGrips', 'opponent')],
     reactions: cells.several('reaction', (text): Omit<ReactionUse, 'id'> | undefined => {
       const reaction = find.reaction(text);
-      if (reaction !== undefined) return { what: reaction, isAction: false, deciding: false };
+      if (reaction !== undefined) return { what: reaction, isAction: false, ...BARE_REACTION };
       const counter = find.entry(text);
-      return counter === undefined ? undefined : { what: counter, isAction: true, deciding: false };
+      return counter === undefined ? undefined : { what: counter, isAction: true, ...BARE_REACTION };
     }),
     reasons: cells.several('why', find.why).map((reason, i) => ({ reason, main: i === 0 })),
   };

@@ -1,4 +1,7 @@
 import {
+  DECIDING_WORDS,
+  QUALITY_WORDS,
+  REACTION_QUALITIES,
   RESETS,
   RESULTS,
   RESULT_WORDS,
@@ -15,6 +18,8 @@ import {
   type Meeting,
   type Met,
   type PlaceId,
+  type ReactionDetail,
+  type ReactionQuality,
   type Result,
   type State,
 } from '../attempts/index.js';
@@ -124,6 +129,22 @@ export const answerChoices = (
     value: { what: c.value, isAction: true },
     bonus: UNLIKELY,
   })),
+];
+
+const DETAIL_ALIASES: Readonly<Record<ReactionQuality, readonly string[]>> = {
+  right: ['right', 'good answer'],
+  wrong: ['wrong', 'bad answer'],
+  early: ['early', 'too soon'],
+  late: ['late', 'too slow'],
+};
+/** What may be said about the reaction that was told last: how good it was, and that it decided. They stand behind what else is typed there. */
+export const detailChoices = (): readonly Sayable<ReactionDetail>[] => [
+  ...REACTION_QUALITIES.map((quality): Sayable<ReactionDetail> => ({
+    value: { kind: 'quality', quality },
+    texts: [QUALITY_WORDS[quality], ...DETAIL_ALIASES[quality]],
+    bonus: UNLIKELY,
+  })),
+  { value: { kind: 'deciding' }, texts: [DECIDING_WORDS, 'deciding', 'that decided it'], bonus: UNLIKELY },
 ];
 
 /** What the attempt in hand may be an answer to: what was met, first what left people where it starts. */

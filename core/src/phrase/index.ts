@@ -3,6 +3,7 @@ export {
   depthChoices,
   entryChoices,
   finishChoices,
+  detailChoices,
   metChoices,
   placeChoices,
   reactionChoices,

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { controlKey, type Attempt } from '../attempts/index.js';
+import { BARE_REACTION, controlKey, type Attempt } from '../attempts/index.js';
 import { randomFrom } from '../testing/phrases.js';
 import { attemptOf } from '../testing/workedExamples.js';
 import { shippedWords } from '../vocabulary/index.js';
@@ -30,7 +30,7 @@ const someAttempts = (seed: number, count: number): readonly Attempt[] => {
       finish: random() < 0.7 ? { kind: 'state', ...state() } : null,
       controls: random() < 0.6 ? [{ ...hold, id: 'c', holder: oneOf(['subject', 'opponent'] as const) }] : [],
       reactions:
-        random() < 0.6 ? [{ id: 'r', what: oneOf(words.of('reaction')).key, isAction: false, deciding: false }] : [],
+        random() < 0.6 ? [{ id: 'r', what: oneOf(words.of('reaction')).key, isAction: false, ...BARE_REACTION }] : [],
       reasons: random() < 0.4 ? [{ id: 'w', reason: oneOf(words.of('reason')).key, main: true }] : [],
     };
   });
@@ -78,7 +78,7 @@ describe('an attempt as a line', () => {
     const attempt: Attempt = {
       ...told,
       controls: [{ ...hold!, id: 'c', won: true }],
-      reactions: [{ id: 'r', what: 'frames', isAction: false, deciding: true }],
+      reactions: [{ id: 'r', what: 'frames', isAction: false, ...BARE_REACTION, deciding: true }],
       reasons: [{ id: 'w', reason: 'late', main: true }],
     };
     const { text, before } = lineOf(attempt, words, {});
@@ -98,7 +98,7 @@ describe('an attempt as a line', () => {
     });
     expect(changed(text.replace('they frame', 'they frame then hip out')).reactions).toEqual([
       attempt.reactions[0],
-      { id: 'new', what: 'hips-out', isAction: false, deciding: false },
+      { id: 'new', what: 'hips-out', isAction: false, ...BARE_REACTION },
     ]);
   });
 });

@@ -1,5 +1,6 @@
 import {
   BARE_HOLD,
+  BARE_REACTION,
   RESULT_WORDS,
   PROPOSED_PARTS,
   controlKey,
@@ -121,7 +122,7 @@ const layIn = (parts: Writable, meant: Meant, words: Words, newId: () => string)
     case 'reaction':
       parts.reactions = [
         ...(parts.reactions ?? []),
-        { id: newId(), what: meant.what, isAction: meant.isAction, deciding: false },
+        { id: newId(), what: meant.what, isAction: meant.isAction, ...BARE_REACTION },
       ];
       return true;
     case 'finish': {

@@ -1,9 +1,11 @@
 import {
   BARE_HOLD,
+  BARE_REACTION,
   DOUBT_FIELDS,
   HOLD_DEPTHS,
   KEY_MOMENTS,
   PROPOSED_PARTS,
+  REACTION_QUALITIES,
   REACHES,
   RESETS,
   RESULTS,
@@ -86,7 +88,8 @@ const REACTION = object<ReactionUse>({
   // an action word where it was itself an attack
   what: key(({ isAction }) => (isAction ? 'action' : 'reaction')),
   isAction: FLAG,
-  deciding: FLAG,
+  deciding: bare(FLAG, BARE_REACTION.deciding),
+  quality: bare(orNull(choice(...REACTION_QUALITIES)), BARE_REACTION.quality),
 });
 const REASON = object<ReasonUse>({ id: ID, reason: key('reason'), main: FLAG });
 const ERROR = object<ErrorUse>({

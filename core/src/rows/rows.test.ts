@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { BARE_HOLD, type Attempt, type Clip, type Control } from '../attempts/index.js';
+import { BARE_HOLD, BARE_REACTION, type Attempt, type Clip, type Control } from '../attempts/index.js';
 import type { WordChange } from '../vocabulary/index.js';
 import { ATTEMPT, CLIP } from './attempt.js';
 import {
@@ -72,8 +72,8 @@ const attempt: Attempt = {
   wanted: 'frames',
   controls: [hold],
   reactions: [
-    { id: 'r', what: 'frames', isAction: false, deciding: true },
-    { id: 's', what: 'triangle', isAction: true, deciding: false },
+    { id: 'r', what: 'frames', isAction: false, ...BARE_REACTION, deciding: true },
+    { id: 's', what: 'triangle', isAction: true, ...BARE_REACTION },
   ],
   reasons: [{ id: 'w', reason: 'too-far', main: true }],
   errors: [

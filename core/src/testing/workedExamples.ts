@@ -1,4 +1,4 @@
-import type { Attempt, Finish, State } from '../attempts/index.js';
+import { BARE_REACTION, type Attempt, type Finish, type State } from '../attempts/index.js';
 import type { Footage } from '../footage/index.js';
 import { BARE_FOOTAGE, draftAttempt } from '../rows/index.js';
 import type { Logged } from '../map/index.js';
@@ -74,7 +74,7 @@ export const attemptOf = (t: Told): Attempt => ({
     id: `${t.id} reaction ${i}`,
     what: what.replace('!', ''),
     isAction: what.startsWith('!'),
-    deciding: false,
+    ...BARE_REACTION,
   })),
   ...t.more,
 });

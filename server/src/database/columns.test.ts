@@ -56,6 +56,12 @@ describe('columns', () => {
     );
   });
 
+  test('when items of a list were written before a part of them was there, nobody should have said it', () => {
+    const reactions = [{ id: 'r', what: 'frames', isAction: false, deciding: true }];
+    const row = toRow('attempt', { reactions: reactions as never });
+    expect(fromRow('attempt', { id: 'x', version: 1, ...row }).reactions).toEqual([{ ...reactions[0], quality: null }]);
+  });
+
   test('when a field has parts, its columns should be named by both, and what is not given should not be written', () => {
     expect(columnsOfField('attempt', 'state')).toEqual(['statePosition', 'stateRole']);
     expect(columnsOfField('attempt', 'commit')).toEqual(['commitFrame', 'commitPts']);

@@ -39,6 +39,24 @@ const typeOf = (told: Told): ModelAttributes[string] => {
   }
 };
 
+/** What stands in the items of a list where nobody says it. */
+const bareItem = (told: Told): Readonly<Row> =>
+  told.is === 'list' && told.item.is === 'object'
+    ? Object.fromEntries(
+        Object.entries(told.item.fields).flatMap(([part, of]) => ('bare' in of ? [[part, of.bare]] : [])),
+      )
+    : {};
+/** A list as it is read: what its items were written without, since it came later, nobody has said. */
+const listReader = (name: string, told: Told): ((row: Row) => unknown) => {
+  const bare = bareItem(told);
+  const parts = Object.keys(bare);
+  const filled = (item: object): object => (parts.every((part) => part in item) ? item : { ...bare, ...item });
+  return (row) => {
+    const list = row[name];
+    return parts.length && Array.isArray(list) ? (list as readonly object[]).map(filled) : (list ?? null);
+  };
+};
+
 /** A value in one column; lists, and what lies deeper, are JSON. */
 const inOne = (name: string, told: Told): Codec => ({
   columns: { [name]: typeOf(told) },
@@ -46,7 +64,9 @@ const inOne = (name: string, told: Told): Codec => ({
     told.is === 'flag'
       ? // plain rows have flags as 0 and 1
         (row) => (row[name] === null ? null : row[name] === true || row[name] === 1)
-      : (row) => row[name] ?? null,
+      : told.is === 'list'
+        ? listReader(name, told)
+        : (row) => row[name] ?? null,
   write: (value, into) => {
     into[name] = value ?? null;
   },

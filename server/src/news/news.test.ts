@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import type { Clip, Library } from '@odograph/core';
+import { BARE_REACTION, type Clip, type Library } from '@odograph/core';
 import type { Changed, Me, News } from '@odograph/core/contract';
 import { v7 as newId } from 'uuid';
 import { joined, linkTo, wishesAnswered } from '../testing/people.js';
@@ -62,7 +62,7 @@ describe('what others have changed', () => {
     const { angleId } = await newPiece(coach);
     const { clip, attempt } = await newClip(coach, angleId);
     const { version } = await since(coach);
-    const reaction = { id: newId(), what: 'frames', isAction: false, deciding: false };
+    const reaction = { id: newId(), what: 'frames', isAction: false, ...BARE_REACTION };
     await colleague.ask('PATCH', `/api/attempts/${attempt.id}`, {
       editId: newId(),
       baseVersion: 1,

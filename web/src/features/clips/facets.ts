@@ -1,5 +1,6 @@
 import {
   depthWord,
+  detailChoices,
   foldPlace,
   gripsAtCommit,
   placeName,
@@ -138,6 +139,15 @@ const LIST = [
     any: 'do anything',
     valuesOf: (v) => [...new Set(v.attempt.reactions.map((r) => r.what))],
     textsOf: wordTexts('reaction'),
+  },
+  {
+    key: 'quality',
+    label: 'How good their reaction was',
+    lead: 'which was',
+    any: 'right or wrong',
+    valuesOf: (v) => [...new Set(v.attempt.reactions.flatMap((r) => r.quality ?? []))],
+    textsOf: (value) =>
+      detailChoices().find(({ value: v }) => v.kind === 'quality' && v.quality === value)?.texts ?? [value],
   },
   {
     key: 'result',

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { BARE_HOLD, matchWords, shippedWords, type Attempt } from '@odograph/core';
+import { BARE_HOLD, BARE_REACTION, matchWords, shippedWords, type Attempt } from '@odograph/core';
 import { attemptWith, libraryWith } from '../../../test/library.js';
 import { clipViews } from '../library/index.js';
 import { FACETS, facetOf, type FacetKey } from './facets.js';
@@ -29,7 +29,7 @@ const library = libraryWith([
     depth: 4,
     finish: { kind: 'state', position: 'mount', role: 'top' },
     controls: [hold('a', 'sleeve', true)],
-    reactions: [{ id: 'r', what: 'posts', isAction: false, deciding: true }],
+    reactions: [{ id: 'r', what: 'posts', isAction: false, ...BARE_REACTION, quality: 'late' }],
   }),
   attemptWith('2', {
     subject: 'b',
@@ -78,6 +78,8 @@ describe('which clips are shown', () => {
     [{ from: 'any side: mount' }, '2 3'],
     [{ cloth: 'cloth' }, '1 3'],
     [{ reaction: 'posts' }, '1'],
+    [{ quality: 'late' }, '1'],
+    [{ quality: 'right' }, ''],
     [{ result: 'failed' }, '2'],
     [{ depth: 'submission:2' }, '2'],
     [{ reason: 'grip-lost' }, '2'],
@@ -136,6 +138,7 @@ describe('which clips are shown', () => {
     ['grip', 'hand lapel', 'hand grip collar'],
     ['finish', 'juji gatame', 'won:straight-armlock'],
     ['reaction', 'hand to the mat', 'posts'],
+    ['quality', 'too late', 'late'],
     ['athlete', 'abara', 'sten'],
     ['result', 'worked', 'success'],
     ['result', 'no', 'failed'],

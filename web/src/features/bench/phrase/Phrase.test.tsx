@@ -2,7 +2,7 @@
 import { afterEach, describe, expect, jest, test } from '@jest/globals';
 import { ChakraProvider } from '@chakra-ui/react';
 import { configureStore } from '@reduxjs/toolkit';
-import { BARE_HOLD, type Attempt } from '@odograph/core';
+import { BARE_HOLD, BARE_REACTION, type Attempt } from '@odograph/core';
 import { cleanup, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { Provider } from 'react-redux';
@@ -169,6 +169,21 @@ describe('the phrase', () => {
     await user.click(part('Grips'));
     await user.keyboard('{Backspace}');
     expect(changes().at(-1)).toEqual({ controls: [] });
+  });
+
+  test('when it is said how good their reaction was, it should stand behind it, and Backspace take it back first', async () => {
+    const frame = { id: 'r', what: 'frames', isAction: false, ...BARE_REACTION };
+    const { user, part, changes } = await show(attemptWith('1', { action: 'knee-through', reactions: [frame] }));
+    await user.click(part('Their reaction'));
+    await user.keyboard('too late{Enter}');
+    expect(changes()).toEqual([{ reactions: [{ ...frame, quality: 'late' }] }]);
+    expect(screen.getByRole('button', { name: /frame \(too late\)/ })).toBeTruthy();
+    await user.keyboard('decided{Enter}');
+    expect(changes().at(-1)).toEqual({ reactions: [{ ...frame, quality: 'late', deciding: true }] });
+    await user.keyboard('{Backspace}{Backspace}');
+    expect(changes().at(-1)).toEqual({ reactions: [frame] });
+    await user.keyboard('{Backspace}');
+    expect(changes().at(-1)).toEqual({ reactions: [] });
   });
 
   test('when Escape is pressed, the picture should have the hand again', async () => {

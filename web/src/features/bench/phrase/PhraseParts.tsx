@@ -1,13 +1,17 @@
 import { Box } from '@chakra-ui/react';
 import {
+  BARE_REACTION,
   RESULT_WORDS,
   finishId,
   finishOf,
   placeName,
   sayControl,
+  sayReaction,
   stateId,
   type Attempt,
   type SaidSides,
+  withDetail,
+  withoutLast,
 } from '@odograph/core';
 import { v7 as newId } from 'uuid';
 import { WordField } from '../../../design/fields.js';
@@ -121,13 +125,21 @@ export const EntryAndReaction = ({ saying }: Props): React.JSX.Element => {
         placeholder={attempt.reactions.length ? PHRASE_PARTS_TEXT.reaction : PHRASE_PARTS_TEXT.doWhat}
         said={attempt.reactions.map((r) => ({
           key: r.id,
-          text: words.name(r.isAction ? 'action' : 'reaction', r.what),
+          text: sayReaction(r, words),
         }))}
         joint=", then "
         find={find.answer}
         onLine={onLine}
         onDoubt={doubt('reactions')}
-        onAdd={(met) => change({ reactions: [...attempt.reactions, { ...met, id: newId(), deciding: false }] })}
+        onAdd={(answer) =>
+          change({
+            reactions:
+              'kind' in answer
+                ? withDetail(attempt.reactions, answer)
+                : [...attempt.reactions, { ...answer, id: newId(), ...BARE_REACTION }],
+          })
+        }
+        onBack={() => change({ reactions: withoutLast(attempt.reactions) })}
         onRemove={(id) => change({ reactions: attempt.reactions.filter((r) => r.id !== id) })}
         onNext={next}
       />

@@ -11,6 +11,7 @@ type Props<T> = {
   readonly find: (typed: string) => readonly Found<T>[];
   readonly onAdd: (value: T) => void;
   readonly onRemove: (key: string) => void;
+  /** What Backspace takes back, where that is not the last one whole. */ readonly onBack?: () => void;
   readonly onNext: () => void;
   readonly onLine?: (typed: string) => void;
   readonly onDoubt?: (text: string) => void;
@@ -25,6 +26,7 @@ export const SeveralField = <T,>({
   find,
   onAdd,
   onRemove,
+  onBack,
   onNext,
   onLine,
   onDoubt,
@@ -65,7 +67,7 @@ export const SeveralField = <T,>({
         onNext={onNext}
         onLine={onLine}
         onDoubt={onDoubt}
-        {...(last ? { onClear: () => onRemove(last.key) } : {})}
+        {...(last ? { onClear: onBack ?? (() => onRemove(last.key)) } : {})}
       />
     </>
   );

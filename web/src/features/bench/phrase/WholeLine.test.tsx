@@ -2,7 +2,7 @@
 import { afterEach, describe, expect, jest, test } from '@jest/globals';
 import { ChakraProvider } from '@chakra-ui/react';
 import { configureStore } from '@reduxjs/toolkit';
-import { BARE_HOLD, timeTable, type Attempt } from '@odograph/core';
+import { BARE_HOLD, BARE_REACTION, timeTable, type Attempt } from '@odograph/core';
 import { cleanup, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { Provider } from 'react-redux';
@@ -67,7 +67,7 @@ const told = attemptWith('1', {
       ...{ targetOwner: 'other', targetSide: null, reach: 'far', cloth: false, won: true },
     },
   ],
-  reactions: [{ id: 'r', what: 'frames', isAction: false, deciding: true }],
+  reactions: [{ id: 'r', what: 'frames', isAction: false, ...BARE_REACTION, deciding: true }],
 });
 
 describe('an attempt in one line', () => {

@@ -2,6 +2,7 @@ import {
   RESULT_WORDS,
   answerChoices,
   depthChoices,
+  detailChoices,
   entryChoices,
   finishChoices,
   finishId,
@@ -25,6 +26,7 @@ import {
   type Finish,
   type Met,
   type PlaceId,
+  type ReactionDetail,
   type Result,
   type Sayable,
   type Side,
@@ -40,6 +42,8 @@ import { ERROR_TEXT as E } from './phrase.text.js';
 
 export type Hold = Omit<Control, 'id'>;
 export type Mistake = Omit<ErrorUse, 'id' | 'until'>;
+/** What is picked among their reactions: a further one, or something about the one that was told last. */
+export type Answer = { readonly what: string; readonly isAction: boolean } | ReactionDetail;
 type Find<T> = (typed: string) => readonly Found<T>[];
 
 /** Choices that are made ready when they are first looked for: the library is counted for them. */
@@ -78,7 +82,7 @@ export type Finders = {
   /** Any place, as it is usual to act from it. */ readonly place: Find<State>;
   readonly holds: Find<Hold>;
   readonly entry: Find<string>;
-  readonly answer: Find<{ readonly what: string; readonly isAction: boolean }>;
+  readonly answer: Find<Answer>;
   readonly reaction: Find<string>;
   readonly finish: Find<Finish>;
   readonly result: Find<Result>;
@@ -127,6 +131,7 @@ export const useFinders = (
   const { state, action, controls } = view.attempt;
   const { athletes, footage } = view;
   const word = words.action(action ?? '');
+  const hasReaction = view.attempt.reactions.length > 0;
   const result = proposedResult(view.attempt, words);
   const find = useMemo(
     (): Finders => ({
@@ -138,7 +143,9 @@ export const useFinders = (
       place: lazily(() => among(placeChoices(words, [], usual()))),
       holds: lazily(() => gripFinder(words, usual(), state, controls, footage.gi)),
       entry: lazily(() => among(entryChoices(words, state, usual()))),
-      answer: lazily(() => among(answerChoices(words, action, usual()))),
+      answer: lazily(() =>
+        among<Answer>([...answerChoices(words, action, usual()), ...(hasReaction ? detailChoices() : [])]),
+      ),
       reaction: lazily(() => among(reactionChoices(words, action, usual()))),
       finish: lazily(() => among(finishChoices(words, state, action, usual()))),
       result: among(resultChoices(result)),
@@ -154,7 +161,7 @@ export const useFinders = (
       intent: among(INTENTS),
       planned: among(PLANNED),
     }),
-    [words, athletes, footage, state, action, controls, word, left, result, usual],
+    [words, athletes, footage, state, action, controls, hasReaction, word, left, result, usual],
   );
   const placeLeft = left === undefined ? undefined : readPlace(left);
   const end = proposedFinish(view.attempt, words);
