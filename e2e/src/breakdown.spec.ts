@@ -157,7 +157,7 @@ test('when a coach breaks down a bout by keyboard, with the server killed twice 
   let subject: 'a' | 'b' = 'a';
   const clips = TOLD;
   expect(script.clips.length).toBeGreaterThanOrEqual(15);
-  const [kills, ups, cut, joined] = isThorough ? [[4, 9], [5, 10], 12, 13] : [[1], [2], 2, 3];
+  const [kills, ups, cut, joined] = isThorough ? [[4, 9], [5, 10], 12, 13] : [[1, 2], [1, 2], 3, 3];
   for (const [i, clip] of clips.entries()) {
     if (kills.includes(i)) await running.killHard();
     if (i === cut) await page.context().setOffline(true);

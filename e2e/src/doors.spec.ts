@@ -183,12 +183,11 @@ test('when others reach the server, the demo should not be there, founding need 
   }
 });
 
-// in `npm test`: the demo that is not there for others, above
 for (const [said, status] of [
   [{ PUBLIC_URL: 'https://mats.example' }, 401],
   [{ PUBLIC_URL: 'https://mats.example', DEMO: '1' }, 200],
 ] as const)
-  test(`when the server starts with ${Object.keys(said).join(' and ')}, signing in to the demo, which is in the database, should give ${status} @stress`, async ({
+  test(`when the server starts with ${Object.keys(said).join(' and ')}, signing in to the demo, which is in the database, should give ${status}`, async ({
     request,
   }) => {
     const running = await Running.start(said);

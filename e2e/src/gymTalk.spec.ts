@@ -1,9 +1,8 @@
-import { isThorough } from './support/thorough.js';
 import type { Attempt, Library } from '@odograph/core';
 import { expect, libraryOf, openBench, saved, settled, signIn, test, type Page } from './support/test.js';
+import { isThorough } from './support/thorough.js';
 
 // its clips are made on other footage than what is broken down there
-
 test.use({ product: 'breakdown' });
 
 const line = (page: Page) => page.getByRole('textbox', { name: 'The whole attempt in one line' });
@@ -163,7 +162,7 @@ const check = (attempt: Attempt, told: Told): void => {
     expect(got[part], `${part} of ${told.action}`).toEqual(told[part]);
 };
 
-test('when twenty lines are typed as coaches talk, what was meant should be kept, asked or noted, and nothing else', async ({
+test('when lines are typed as coaches talk, what was meant should be kept, asked or noted, and nothing else', async ({
   page,
   running,
 }) => {

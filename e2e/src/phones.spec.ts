@@ -1,6 +1,6 @@
-import { expect, openAbout, openBench, saved, settled, signIn, test, WRITTEN, type Page } from './support/test.js';
+import { expect, openAbout, openBench, saved, settled, signIn, test, type Page } from './support/test.js';
 
-test.use({ product: WRITTEN });
+test.use({ product: 'written' });
 
 const phone = (page: Page, which: 'first' | 'second') => page.locator(`[data-phone=${which}]`);
 const row = (page: Page, name: string) => page.locator('[data-coming]', { hasText: name });

@@ -1,7 +1,7 @@
 import { Running } from './support/running.js';
-import { expect, openBench, saved, settled, signIn, test, WRITTEN, type Page } from './support/test.js';
+import { expect, openBench, saved, settled, signIn, test, type Page } from './support/test.js';
 
-test.use({ product: WRITTEN });
+test.use({ product: 'written' });
 
 const clips = (page: Page) => page.getByRole('region', { name: 'Clips of this footage' }).getByRole('listitem');
 

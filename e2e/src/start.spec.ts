@@ -119,7 +119,7 @@ const MOMENTS = [
   ['while the database is made', (folder: string) => existsSync(join(folder, 'db/data.half/ibdata1'))],
 ] as const;
 
-// in `npm test`: a load that is cut off in `seeded.test.ts`
+// in `npm test`: a load that is cut short in `demo.test.ts` of the server
 for (const [moment, isReached] of MOMENTS)
   test(`when it is killed ${moment}, the next start should finish what was begun, and nothing be there twice @stress`, async ({
     request,

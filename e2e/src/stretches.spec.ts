@@ -2,20 +2,9 @@ import { readFileSync } from 'node:fs';
 import { frameShown } from './support/strip.js';
 import { takeIn, untilMade } from './support/takeIn.js';
 import { madeOf, numbersIn } from './support/video.js';
-import {
-  expect,
-  frameSaid,
-  openAbout,
-  openBench,
-  saved,
-  settled,
-  signIn,
-  test,
-  WRITTEN,
-  type Page,
-} from './support/test.js';
+import { expect, frameSaid, openAbout, openBench, saved, settled, signIn, test, type Page } from './support/test.js';
 
-test.use({ product: WRITTEN });
+test.use({ product: 'written' });
 test.describe.configure({ mode: 'serial' });
 
 /** Goes to a frame by its number. */

@@ -42,6 +42,6 @@ export const withoutLast = (reactions: readonly ReactionUse[]): readonly Reactio
   if (!last) return reactions;
   const before = reactions.slice(0, -1);
   if (last.deciding) return [...before, { ...last, deciding: false }];
-  if (last.quality !== null) return [...before, { ...last, quality: null }];
+  if (last.quality) return [...before, { ...last, quality: null }];
   return before;
 };

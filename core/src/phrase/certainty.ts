@@ -1,6 +1,6 @@
 import { isEveryday } from './everyday.js';
 import { KNOWN } from './listed.js';
-import { SMALL } from './sayings.js';
+import { ARTICLES, SMALL } from './sayings.js';
 import type { Piece } from './piece.js';
 import type { Reading } from './readings.js';
 import type { Token } from './tokens.js';
@@ -22,7 +22,6 @@ const isSmall = ({ text }: Token): boolean => SMALL.has(text) || KNOWN.has(text)
 /** What stands behind a place and turns the order in which things are told. */
 const BEHIND_PLACE = new Set(['is', 'was', 'after', 'before']);
 
-const ARTICLES = new Set(['a', 'an', 'the']);
 const INTO = new Set(['into', 'to']);
 const STANDING = new Set(['stand', 'standing']);
 const GOING = new Set(['go', 'goes', 'went', 'going']);

@@ -7,7 +7,7 @@ import { holdsAt, type SaidHold } from './holds.js';
 import { LineMemo, type Line } from './line.js';
 import { KNOWN, ROLES, listedAt, says, standsAlone } from './listed.js';
 import type { Piece, Said } from './piece.js';
-import { SMALL, sayingsOf } from './sayings.js';
+import { ARTICLES, SMALL, sayingsOf } from './sayings.js';
 import { fit } from '../spelling/index.js';
 import { spansAt, type Span } from './spans.js';
 import type { Token } from './tokens.js';
@@ -160,7 +160,7 @@ const DEFENDING = new Set(
 /** *I defend the choke*: what this side does something about is theirs. */
 const isDefended = (line: Line, from: number): boolean => {
   if (line.at(from)!.opens) return false;
-  const at = ['the', 'a', 'an'].includes(line.at(from - 1)?.text ?? '') ? from - 2 : from - 1;
+  const at = ARTICLES.has(line.at(from - 1)?.text ?? '') ? from - 2 : from - 1;
   const [verb, by] = [line.at(at), line.at(at - 1)?.text ?? ''];
   return verb !== undefined && DEFENDING.has(verb.text) && (['i', 'we'].includes(by) || verb.opens);
 };

@@ -26,6 +26,7 @@ export const SMALL = new Set(
 );
 /** Small words that may stand between the words of a name without being of it. */
 export const BETWEEN = new Set('a an the of on in at his her their its my your our them him'.split(' '));
+export const ARTICLES: ReadonlySet<string> = new Set(['a', 'an', 'the']);
 /** What kind of thing a name is: left out as often as said. */
 const HEADS = new Set('guard pass sweep takedown choke hold control position throw lock'.split(' '));
 

@@ -1,5 +1,11 @@
 import { beginsLike, mostMissing, type Spelled } from './slips.js';
 
+const put = <K>(lists: Map<K, number[]>, key: K, at: number): void => {
+  const alike = lists.get(key);
+  if (alike) alike.push(at);
+  else lists.set(key, [at]);
+};
+
 /** Words made ready, of which those are found quickly that something typed may be a slip of. */
 export class SpelledWords {
   readonly all: Spelled[] = [];
@@ -9,14 +15,8 @@ export class SpelledWords {
   /** Gives the number of the word. */
   add(word: Spelled): number {
     const at = this.all.push(word) - 1;
-    for (const [known, key] of [
-      [this.byFirst, word.first],
-      [this.byStem, word.stem],
-    ] as const) {
-      const alike = (known as Map<unknown, number[]>).get(key);
-      if (alike) alike.push(at);
-      else (known as Map<unknown, number[]>).set(key, [at]);
-    }
+    put(this.byFirst, word.first, at);
+    put(this.byStem, word.stem, at);
     return at;
   }
 

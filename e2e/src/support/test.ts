@@ -6,9 +6,6 @@ import { Running } from './running.js';
 export { expect, type Page } from '@playwright/test';
 export { COACH, OTHER_COACH } from './accounts.js';
 
-/** A product of some files that write on different footage, and count nothing that another of them could have left. Files that do more have one of their own. */
-export const WRITTEN = 'written';
-
 /** Pieces of footage and clips in the demo library. */
 export const DEMO_SIZE = [6, 66] as const;
 
@@ -35,7 +32,7 @@ const watch = (page: Page): { readonly outside: string[]; readonly faults: strin
 
 /** A running product for all tests of a file, and a page that fails on any request that leaves loopback and on any error in the console. */
 export const test = base.extend<{ page: Page }, { product: string; running: Running }>({
-  /** Files that name another product get one of their own. */
+  /** Files that name another product get one of their own; those that write on different footage, and count nothing that another of them could have left, name one together. */
   product: ['shared', { option: true, scope: 'worker' }],
   running: [
     async ({ product }, use) => {
