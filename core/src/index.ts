@@ -4,6 +4,7 @@ export * from './vocabulary/index.js';
 export * from './footage/index.js';
 export * from './people/index.js';
 export * from './attempts/index.js';
+export * from './why/index.js';
 export * from './moments/index.js';
 export * from './rows/index.js';
 export * from './phrase/index.js';

@@ -43,6 +43,7 @@ export const handedOver = (
     gained: at,
     lost: null,
     handed: true,
+    handedFrom: id,
   };
   return controls.flatMap((c) => (c.id === id ? [{ ...c, lost: at }, next] : [c]));
 };

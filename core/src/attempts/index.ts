@@ -1,4 +1,5 @@
 export * from './types.js';
+export * from './whyTypes.js';
 export {
   defaultHeight,
   finishId,
@@ -26,7 +27,17 @@ export {
   standingOf,
   type Standing,
 } from './standing.js';
-export { controlKey, mirrorAttempt, mirrorControl, normaliseSides, otherSide } from './sides.js';
+export {
+  controlKey,
+  mirrorAttempt,
+  mirrorControl,
+  mirrorFact,
+  mirrorSaid,
+  normaliseSides,
+  otherSide,
+} from './sides.js';
+export { WHEN_WORDS, factSlot, factText, flipFact, sayFact, valuesOf, withFact } from './facts.js';
+export { sayAlternative, timeToAct, withAlternativeDetail, type AlternativeDetail } from './alternatives.js';
 export {
   SEEN,
   TELLINGS,
@@ -38,17 +49,19 @@ export {
   type Telling,
   type SideView,
 } from './telling.js';
+export { LADDERS, RESULT_WORDS, depthWord, plannedWord, sayAttempt, type Climbed, type SaidPart } from './sentence.js';
+export { sayControl, type SaidSides } from './sayControl.js';
 export {
-  LADDERS,
-  RESULT_WORDS,
-  depthWord,
-  plannedWord,
-  sayAttempt,
-  sayControl,
-  type Climbed,
-  type SaidPart,
-  type SaidSides,
-} from './sentence.js';
+  DEPTH_WORDS,
+  HIDDEN_WORDS,
+  PURPOSE_WORDS,
+  THUMB_WORDS,
+  placesOn,
+  sayHold,
+  withHoldDetail,
+  withoutHoldDetail,
+  type HoldDetail,
+} from './holdDetails.js';
 export { USUAL_KIND } from './usualKind.js';
 export { courseOf, linkAttempts, type CoursePoint, type CourseRun, type Link, type Timed } from './chains.js';
 export {
@@ -56,6 +69,7 @@ export {
   QUALITY_WORDS,
   sayReaction,
   withDetail,
+  withLimb,
   withoutLast,
   type ReactionDetail,
 } from './reactions.js';

@@ -1,5 +1,5 @@
-import type { Words } from '../vocabulary/index.js';
-import type { ReactionQuality, ReactionUse } from './types.js';
+import type { Limb, Words } from '../vocabulary/index.js';
+import type { Instant, ReactionQuality, ReactionUse, Side } from './types.js';
 
 /** How good a reaction was, in words. */
 export const QUALITY_WORDS: Readonly<Record<ReactionQuality, string>> = {
@@ -10,14 +10,22 @@ export const QUALITY_WORDS: Readonly<Record<ReactionQuality, string>> = {
 };
 export const DECIDING_WORDS = 'decided it';
 
-/** What is said about a reaction that was told: how good it was, or that it decided how the attempt went. */
+/** What is said about a reaction that was told: how good it was, that it decided how the attempt went, with what it was done, and when. */
 export type ReactionDetail =
-  { readonly kind: 'quality'; readonly quality: ReactionQuality } | { readonly kind: 'deciding' };
+  | { readonly kind: 'quality'; readonly quality: ReactionQuality }
+  | { readonly kind: 'deciding' }
+  | { readonly kind: 'with'; readonly limb: Limb; readonly side: Side | null }
+  | { readonly kind: 'at'; readonly at: Instant };
+
+/** With what it was done, in words: *with the left hand*. */
+export const withLimb = (limb: Limb, side: Side | null): string =>
+  `with the ${side === null ? limb : `${side} ${limb}`}`;
 
 /** A reaction in words, with what is said about it behind: *hip out (too late)*. */
 export const sayReaction = (reaction: Omit<ReactionUse, 'id'>, words: Words): string => {
   const name = words.name(reaction.isAction ? 'action' : 'reaction', reaction.what);
   const details = [
+    ...(reaction.limb ? [withLimb(reaction.limb, reaction.side)] : []),
     ...(reaction.quality ? [QUALITY_WORDS[reaction.quality]] : []),
     ...(reaction.deciding ? [DECIDING_WORDS] : []),
   ];
@@ -32,7 +40,17 @@ export const withDetail = (reactions: readonly ReactionUse[], detail: ReactionDe
   const last = reactions.at(-1);
   return reactions.map((r) => {
     if (detail.kind === 'deciding') return { ...r, deciding: r === last && !r.deciding };
-    return r === last ? { ...r, quality: r.quality === detail.quality ? null : detail.quality } : r;
+    if (r !== last) return r;
+    switch (detail.kind) {
+      case 'quality':
+        return { ...r, quality: r.quality === detail.quality ? null : detail.quality };
+      case 'with':
+        return r.limb === detail.limb && r.side === detail.side
+          ? { ...r, limb: null, side: null }
+          : { ...r, limb: detail.limb, side: detail.side };
+      case 'at':
+        return { ...r, at: r.at?.frame === detail.at.frame ? null : detail.at };
+    }
   });
 };
 
@@ -43,5 +61,7 @@ export const withoutLast = (reactions: readonly ReactionUse[]): readonly Reactio
   const before = reactions.slice(0, -1);
   if (last.deciding) return [...before, { ...last, deciding: false }];
   if (last.quality) return [...before, { ...last, quality: null }];
+  if (last.at) return [...before, { ...last, at: null }];
+  if (last.limb) return [...before, { ...last, limb: null, side: null }];
   return before;
 };

@@ -1,10 +1,13 @@
 import type { ActionKind, ActionWord, Ladder, Words } from '../vocabulary/index.js';
+import { sayAlternative } from './alternatives.js';
+import { sayFact } from './facts.js';
+import { sayHold } from './holdDetails.js';
 import { placeName, finishId, stateId } from './places.js';
 import { proposedIn } from './proposed.js';
 import { sayReaction } from './reactions.js';
+import type { SaidSides } from './sayControl.js';
 import { finishOf } from './standing.js';
-import type { SideWords, Telling } from './telling.js';
-import type { Attempt, Control, ProposedPart, Result, Side } from './types.js';
+import type { Attempt, Control, ProposedPart, Result } from './types.js';
 
 export const RESULT_WORDS: Record<Result, string> = {
   success: 'worked',
@@ -38,48 +41,19 @@ export type Climbed = Pick<ActionWord, 'does' | 'ladder'>;
 export const depthWord = ({ does, ladder = LADDERS[does] }: Climbed, depth: number): string =>
   ladder[Math.min(4, Math.max(0, Math.round(depth)))] ?? '';
 
-const OWNER: Record<Control['targetOwner'], string> = { other: 'their', own: 'own', mat: 'the', wall: 'the' };
-
-/** What stands for a side that was told by where it is. */
-const REACH_WORDS: Record<string, string> = { near: 'near', far: 'far', cross: 'cross', same: 'same-side' };
-
-/** How sides are to be told in words. */
-export type SaidSides = { readonly telling: Telling; readonly sides: SideWords };
-
-/** A hold in words, seen from its holder: *right hand grips their left collar*; sides as each one's own, or as `said` tells them. */
-export const sayControl = (control: Control, words: Words, said?: SaidSides): string => {
-  const sideOf = (part: 'limb' | 'target', side: Side | null): string | null =>
-    side && (said?.sides(control, part, side) ?? side);
-  const your = said?.telling === 'your' && control.holder === 'subject' ? 'your' : '';
-  const limb = [your, sideOf('limb', control.limbSide), control.limb].filter(Boolean).join(' ');
-  if (control.kind === 'underhook' && control.target === 'underarm') {
-    // whose arm is plain, where not even its side is said
-    const arm = control.limb === 'arm' && control.limbSide === null ? '' : limb;
-    return `${[arm, REACH_WORDS[control.reach ?? '']].filter(Boolean).join(' ')} underhook${control.targetSide ? `, their ${sideOf('target', control.targetSide)} side` : ''}`.trim();
-  }
-  const verb = {
-    grip: control.limb === 'hand' && control.targetOwner !== 'mat' ? 'on' : 'gripping',
-    hook: 'hooking',
-    frame: 'framing',
-    pin: 'pinning',
-    post: 'posted on',
-    wedge: 'wedged at',
-    lock: 'locked round',
-    underhook: 'underhooking',
-  }[control.kind];
-  const target = [
-    control.targetOwner === 'mat' || control.targetOwner === 'wall' ? '' : OWNER[control.targetOwner],
-    REACH_WORDS[control.reach ?? ''],
-    sideOf('target', control.targetSide),
-    words.name('target', control.target),
-  ]
-    .filter(Boolean)
-    .join(' ');
-  return `${limb} ${verb} ${control.targetOwner === 'mat' ? 'the mat' : control.targetOwner === 'wall' ? 'the wall' : target}`;
-};
-
 export type SaidPart = {
-  readonly part: 'who' | 'from' | 'grips' | 'entry' | 'reaction' | 'finish' | 'result' | 'reason';
+  readonly part:
+    | 'who'
+    | 'from'
+    | 'facts'
+    | 'grips'
+    | 'theirGrips'
+    | 'entry'
+    | 'reaction'
+    | 'finish'
+    | 'result'
+    | 'reason'
+    | 'alternatives';
   readonly lead: string;
   readonly text: string;
   readonly missing: boolean;
@@ -113,19 +87,30 @@ export const sayAttempt = (
     proposed: FIELD_OF[name] === undefined ? null : proposedIn(attempt, FIELD_OF[name]),
   });
   const end = finishOf(attempt, words);
-  const grips = attempt.controls.filter((c) => c.holder === 'subject').map((c) => sayControl(c, words, sides));
+  const holds = (holder: Control['holder']): readonly string[] => {
+    const texts = attempt.controls.filter((c) => c.holder === holder).map((c) => sayHold(c, words, sides));
+    return texts.length ? [texts.join(' and ')] : [];
+  };
+  const facts = attempt.facts.map((f) => sayFact(f, words));
   const reactions = attempt.reactions.map((r) => sayReaction(r, words));
+  const alternatives = attempt.alternatives.map((a) => sayAlternative(a, words));
   const optional = (name: SaidPart['part'], lead: string, texts: readonly string[]): SaidPart[] =>
     texts.length ? [part(name, lead, texts.join(', then '), '')] : [];
   return [
     part('who', '', athletes[attempt.subject], ''),
     part('from', 'from', attempt.state ? placeName(stateId(attempt.state), words) : undefined, 'a place not said'),
-    ...optional('grips', 'with', grips.length ? [grips.join(' and ')] : []),
+    ...optional('facts', ',', facts.length ? [facts.join(', ')] : []),
+    ...optional('grips', 'with', holds('subject')),
+    ...optional('theirGrips', 'while they have', holds('opponent')),
     part(
       'entry',
       '',
       attempt.action
-        ? `${attempt.intent === 'bait' ? 'bait: ' : ''}${words.name('action', attempt.action)}${attempt.planned === null ? '' : `, ${plannedWord(attempt.planned)}`}`
+        ? [
+            `${attempt.intent === 'bait' ? 'bait: ' : ''}${words.name('action', attempt.action)}`,
+            ...(attempt.form ? [attempt.form] : []),
+            ...(attempt.planned === null ? [] : [plannedWord(attempt.planned)]),
+          ].join(', ')
         : undefined,
       'entry not said',
     ),
@@ -137,5 +122,6 @@ export const sayAttempt = (
       'because',
       attempt.reasons.map((r) => words.name('reason', r.reason)),
     ),
+    ...optional('alternatives', 'also there', alternatives.length ? [alternatives.join(' and ')] : []),
   ];
 };

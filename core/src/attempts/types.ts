@@ -1,11 +1,11 @@
 import type { ControlKind, Limb, Role } from '../vocabulary/index.js';
+import type { Instant, Side, State } from './basics.js';
+import type { Alternative, BecauseLink, Evidence, FactUse } from './whyTypes.js';
 
-export type Side = 'left' | 'right';
+export type { Instant, Side, State } from './basics.js';
+
 /** Whose action it is: athlete a or athlete b of the footage. */
 export type Subject = 'a' | 'b';
-
-/** A position as its subject sees it: a place on the map. */
-export type State = { readonly position: string; readonly role: Role };
 
 export const RESULTS = ['success', 'partial', 'failed', 'abandoned', 'shown'] as const;
 export type Result = (typeof RESULTS)[number];
@@ -19,9 +19,6 @@ export type Finish =
   | { readonly kind: 'submission'; readonly submission: string; readonly won: boolean }
   | { readonly kind: 'reset'; readonly how: ResetWay; readonly restart: State | null };
 
-/** An instant as it was seen: a frame of the angle's file, its presentation time in ticks of the file's time base beside it. */
-export type Instant = { readonly frame: number; readonly pts: number };
-
 /** A side told by where it is, for whoever does not name left and right: on the near or the far side of the body; across, or on the same side. */
 export const REACHES = ['near', 'far', 'cross', 'same'] as const;
 export type Reach = (typeof REACHES)[number];
@@ -30,6 +27,17 @@ export type Reach = (typeof REACHES)[number];
 export const HOLD_DEPTHS = ['shallow', 'deep'] as const;
 /** How the holding hand is turned: thumb inside the cloth or under, or outside and on top. */
 export const THUMBS = ['in', 'out'] as const;
+
+/** Where on a limb, or on cloth, a hold is. */
+export const HOLD_PLACES = {
+  arm: ['wrist', 'mid forearm', 'below the elbow', 'above the elbow', 'shoulder'],
+  leg: ['toes', 'heel', 'ankle', 'mid shin', 'below the knee', 'above the knee', 'hip'],
+  cloth: ['at the hem', 'at the belt', 'mid way', 'at the chest', 'behind the neck'],
+} as const;
+export type HoldPlace = (typeof HOLD_PLACES)[keyof typeof HOLD_PLACES][number];
+/** What a hold is for. */
+export const HOLD_PURPOSES = ['steer', 'pull', 'push', 'post', 'block', 'hide', 'open'] as const;
+export type HoldPurpose = (typeof HOLD_PURPOSES)[number];
 
 /** One limb holding a target. Sides are the athletes' own left and right; null = not said. */
 export type Control = {
@@ -45,7 +53,12 @@ export type Control = {
   readonly cloth: boolean;
   readonly depth: (typeof HOLD_DEPTHS)[number] | null;
   readonly thumb: (typeof THUMBS)[number] | null;
+  /** Where exactly, and what for; null and none = not said. */
+  readonly place: HoldPlace | null;
+  readonly purposes: readonly HoldPurpose[];
+  /** Held though nobody can see it. */ readonly hidden: boolean;
   /** Taken over from the holder's own other hand: a handing over, neither a loss nor a gain. */ readonly handed: boolean;
+  /** The hold of the holder's other hand that it was taken over from. */ readonly handedFrom: string | null;
   /** A gain in itself: whoever still holds it at the end has won something. */ readonly won: boolean;
   /** When it was taken and lost; null = not said. A control without instants is taken as held at commit. */
   readonly gained: Instant | null;
@@ -57,7 +70,11 @@ export const BARE_HOLD = {
   reach: null,
   depth: null,
   thumb: null,
+  place: null,
+  purposes: [],
+  hidden: false,
   handed: false,
+  handedFrom: null,
   won: false,
   gained: null,
   lost: null,
@@ -74,10 +91,21 @@ export type ReactionUse = {
   readonly isAction: boolean;
   /** It decided how the attempt went; at most one of an attempt. */ readonly deciding: boolean;
   /** null = not said. */ readonly quality: ReactionQuality | null;
+  /** With what it was done, and when; null = not said. */
+  readonly limb: Limb | null;
+  readonly side: Side | null;
+  readonly at: Instant | null;
 };
 
 /** What nobody said of a reaction. */
-export const BARE_REACTION = { deciding: false, quality: null } as const satisfies Partial<ReactionUse>;
+export const BARE_REACTION = {
+  deciding: false,
+  quality: null,
+  limb: null,
+  side: null,
+  at: null,
+} as const satisfies Partial<ReactionUse>;
+
 export type ReasonUse = { readonly id: string; readonly reason: string; readonly main: boolean };
 
 /** A mistake in the attempt: whose, whether the other side brought it about or it was given away, what it was (a reason), and until when it could still have been mended. */
@@ -123,6 +151,7 @@ export type Attempt = {
   readonly intent: 'own' | 'bait';
   /** Nobody said where it ended: `end` is where the loop round its mark did. */ readonly endAssumed: boolean;
   /** Meant beforehand, or made up on the spot; null = not said. */ readonly planned: boolean | null;
+  /** How the entry was done: *by sitting up*. */ readonly form: string;
   readonly result: Result | null;
   readonly depth: number | null;
   readonly finish: Finish | null;
@@ -143,6 +172,10 @@ export type Attempt = {
   readonly reasons: readonly ReasonUse[];
   readonly errors: readonly ErrorUse[];
   readonly answers: readonly AnswerUse[];
+  readonly facts: readonly FactUse[];
+  readonly alternatives: readonly Alternative[];
+  readonly links: readonly BecauseLink[];
+  /** At most one for each detail. */ readonly evidence: readonly Evidence[];
   /** At most one for each part. */ readonly doubts: readonly Doubt[];
   /** What nobody said and nobody has confirmed, each once. */ readonly proposed: readonly ProposedPart[];
 };

@@ -43,6 +43,9 @@ const risk = Joi.object({
 });
 /** Holds that make a position, or a grip that has a name. */
 const HOLDS_LIMIT = 6;
+/** Values of a fact, and other names of each. */
+const FACT_VALUES_LIMIT = 9;
+const FACT_ALIASES_LIMIT = 12;
 const limb = Joi.string().valid(...LIMBS);
 const holdKind = Joi.string().valid(...CONTROL_KINDS);
 const pattern = Joi.object({
@@ -97,6 +100,23 @@ const DEFINITIONS: Record<WordKind, Joi.SchemaMap> = {
   submission: { risk: risk.required() },
   reaction: {},
   reason: {},
+  fact: {
+    values: Joi.array()
+      .items(
+        Joi.object({
+          key: key().required(),
+          says: name().required(),
+          theirs: name(),
+          aliases: Joi.array().items(name()).max(FACT_ALIASES_LIMIT).required(),
+        }),
+      )
+      .unique('key')
+      .max(FACT_VALUES_LIMIT)
+      .required(),
+    sided: Joi.boolean().required(),
+    families: Joi.array().items(family).max(FAMILIES.length).required(),
+    whose: Joi.string().valid('subject', 'opponent', 'both').required(),
+  },
 };
 /** A definition has the fields of its kind and no other. */
 const definition = Joi.alternatives<Definition>().conditional('kind', {

@@ -23,6 +23,7 @@ const KINDS: Readonly<Record<string, WordKind>> = {
   submission: 'submission',
   reaction: 'reaction',
   reason: 'reason',
+  fact: 'fact',
 };
 
 const keyOf = (name: string): string => asCompared(name).replaceAll(' ', '-');
@@ -52,6 +53,8 @@ const plainWord = ({ kind, key, name, aliases, languages }: Listed): Word => {
     case 'reaction':
     case 'reason':
       return { kind, ...entry };
+    case 'fact':
+      return { kind, ...entry, values: [], sided: false, families: [], whose: 'subject' };
   }
 };
 

@@ -9,9 +9,12 @@ import {
   RISK_PAIN,
   ROLES,
   asCompared,
+  valueKey,
   type Aim,
   type ControlPattern,
   type Definition,
+  type FactValue,
+  type FactWord,
   type Ladder,
   type NamedGrip,
   type PositionWord,
@@ -43,10 +46,15 @@ export const WORD_COLUMNS = [
   'class',
   'pain',
   'care',
+  'values',
+  'whose',
 ] as const;
 export type WordColumn = (typeof WORD_COLUMNS)[number];
 
 const BAR = ' | ';
+/** Between the ways of saying one value of a fact. */
+const SAME = ' = ';
+const WHOSE = ['subject', 'opponent', 'both'] as const satisfies readonly FactWord['whose'][];
 /** Lists in a cell: the parts between bars or semicolons. */
 export const several = (cell: string): readonly string[] =>
   cell
@@ -99,6 +107,13 @@ export const definitionCells = (word: Word, words: Words): Readonly<Partial<Reco
     case 'reaction':
     case 'reason':
       return {};
+    case 'fact':
+      return {
+        from: word.families.join(BAR),
+        sided: yesOrNo(word.sided),
+        whose: word.whose,
+        values: word.values.map((v) => [v.says, ...v.aliases].join(SAME)).join(BAR),
+      };
   }
 };
 
@@ -106,7 +121,8 @@ type Fields<K extends WordKind> = Partial<Omit<Extract<Definition, { kind: K }>,
 /** What the cells of a line say of a word; what they do not say is absent. */
 export type SaidDefinition = Fields<'position'> &
   Fields<'action'> &
-  Fields<'target'> & { readonly risk?: Partial<Risk> };
+  Fields<'target'> &
+  Fields<'fact'> & { readonly risk?: Partial<Risk> };
 
 /** A word, or what one is, with what a line says of it. */
 export const withSaid = <T extends Word | Definition>(before: T, { risk, ...said }: SaidDefinition): T =>
@@ -120,6 +136,15 @@ const oneOf = <T extends string>(all: readonly T[], text: string): T | undefined
 
 /** Finds a word of a kind by what it is called; gives its key. */
 export type FindWord = (kind: WordKind, name: string) => { readonly key: string; readonly cloth?: boolean } | undefined;
+
+/** A value of a fact: what it says, then its other names. */
+const factValue = (text: string): FactValue | undefined => {
+  const [says, ...aliases] = text
+    .split('=')
+    .map((part) => part.trim())
+    .filter(Boolean);
+  return says === undefined ? undefined : { key: valueKey(says), says, aliases };
+};
 
 /**
  * Reads what a line says a word is. `cell` gives the text of a column, empty where there is none. Words that it names are found by `find`. What cannot be read is
@@ -273,6 +298,19 @@ export const readDefinition = (
       case 'reaction':
       case 'reason':
         return {};
+      case 'fact':
+        return {
+          ...with_(
+            'families',
+            list('from', (text) => oneOf(FAMILIES, text)),
+          ),
+          ...with_('sided', one('sided', isYes)),
+          ...with_(
+            'whose',
+            one('whose', (text) => oneOf(WHOSE, text)),
+          ),
+          ...with_('values', list('values', factValue)),
+        };
     }
   })();
   return { said, faults };

@@ -13,6 +13,7 @@ import {
   placeName,
   startsElsewhere,
   stateId,
+  withLimb,
   type Climbed,
   type Finish,
   type Meeting,
@@ -23,7 +24,7 @@ import {
   type Result,
   type State,
 } from '../attempts/index.js';
-import type { Role, Sayable, Words } from '../vocabulary/index.js';
+import { LIMBS, type Role, type Sayable, type Words } from '../vocabulary/index.js';
 import type { Usual } from './usual.js';
 
 /** What stands in the context is offered first; what only may follow comes behind it. Added to the score of a match. */
@@ -137,14 +138,27 @@ const DETAIL_ALIASES: Readonly<Record<ReactionQuality, readonly string[]>> = {
   early: ['early', 'too soon'],
   late: ['late', 'too slow'],
 };
-/** What may be said about the reaction that was told last: how good it was, and that it decided. They stand behind what else is typed there. */
-export const detailChoices = (): readonly Sayable<ReactionDetail>[] => [
+/** What may be said about something that was told last: something of it, or that it was at the frame that is shown. */
+export type Here = { readonly kind: 'here' };
+export const HERE_TEXTS = ['at this frame', 'here', 'now', 'right here', 'right now'] as const;
+const LIMB_SIDES = [null, 'left', 'right'] as const;
+
+/** What may be said about the reaction that was told last: how good it was, that it decided, with what it was done, and when. They stand behind what else is typed there. */
+export const detailChoices = (): readonly Sayable<ReactionDetail | Here>[] => [
   ...REACTION_QUALITIES.map((quality): Sayable<ReactionDetail> => ({
     value: { kind: 'quality', quality },
     texts: [QUALITY_WORDS[quality], ...DETAIL_ALIASES[quality]],
     bonus: UNLIKELY,
   })),
   { value: { kind: 'deciding' }, texts: [DECIDING_WORDS, 'deciding', 'that decided it'], bonus: UNLIKELY },
+  ...LIMBS.flatMap((limb) =>
+    LIMB_SIDES.map((side): Sayable<ReactionDetail> => ({
+      value: { kind: 'with', limb, side },
+      texts: [withLimb(limb, side)],
+      bonus: UNLIKELY,
+    })),
+  ),
+  { value: { kind: 'here' }, texts: HERE_TEXTS, bonus: UNLIKELY },
 ];
 
 /** What the attempt in hand may be an answer to: what was met, first what left people where it starts. */

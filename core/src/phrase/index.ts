@@ -9,7 +9,21 @@ export {
   reactionChoices,
   reasonChoices,
   resultChoices,
+  HERE_TEXTS,
+  type Here,
 } from './choices.js';
+export {
+  factChoices,
+  holdDetailChoices,
+  knownChoices,
+  lastHold,
+  linkFinder,
+  otherWayChoices,
+  type FoundLink,
+  type Known,
+  type OtherWay,
+  type ToldLink,
+} from './whyChoices.js';
 export { holdFinder, holdName, kindsOf, plainKind, type FoundHold } from './holdChoices.js';
 export { Usual } from './usual.js';
 export { likelyWords, wordOfAction } from './likelyWords.js';

@@ -65,13 +65,16 @@ export class Sayings {
 
   constructor(words: Words) {
     const said: readonly Text[] = [
-      ...words.said.flatMap((word) =>
-        [word.name, ...word.aliases].map((text, i) => ({
-          named: { kind: word.kind, key: word.key },
+      ...words.said.flatMap((word) => {
+        const { kind, key } = word;
+        // what a fact is called says nothing without its value: facts are read apart, as they are written
+        if (kind === 'fact') return [];
+        return [word.name, ...word.aliases].map((text, i) => ({
+          named: { kind, key },
           text,
           less: i ? ALIAS_LESS : 0,
-        })),
-      ),
+        }));
+      }),
       ...byAim(words),
     ];
     const written = said.map((s) => ({ ...s, all: writtenTokens(s.text) })).filter(({ all }) => all.length > 0);

@@ -1,9 +1,16 @@
 import {
   BARE_HOLD,
   BARE_REACTION,
+  BARE_ALTERNATIVE,
   DOUBT_FIELDS,
+  EVIDENCE_HOWS,
+  FACT_WHEN,
+  FACT_WHOSE,
   HOLD_DEPTHS,
+  HOLD_PLACES,
+  HOLD_PURPOSES,
   KEY_MOMENTS,
+  LINK_KINDS,
   PROPOSED_PARTS,
   REACTION_QUALITIES,
   REACHES,
@@ -11,15 +18,22 @@ import {
   RESULTS,
   SEEN,
   THUMBS,
+  type Alternative,
+  type AlternativeOpens,
   type AnswerUse,
   type Attempt,
+  type BecauseLink,
   type Clip,
   type Control,
   type DetailLoop,
   type Doubt,
   type ErrorUse,
+  type Evidence,
+  type FactUse,
   type Finish,
   type KeyMoment,
+  type PartRef,
+  type Proof,
   type ReactionUse,
   type ReasonUse,
 } from '../attempts/index.js';
@@ -27,6 +41,7 @@ import { type Moment } from '../moments/index.js';
 import { CONTROL_KINDS, LIMBS } from '../vocabulary/index.js';
 import {
   FLAG,
+  FRAME,
   ID,
   INSTANT,
   NAME_LIMIT,
@@ -39,6 +54,7 @@ import {
   fixedOr,
   key,
   list,
+  name,
   number,
   object,
   orNull,
@@ -54,6 +70,11 @@ import {
 export const NOTE_LIMIT = 4000;
 const MARK_NOTE_LIMIT = 500;
 const TRIES_LIMIT = 99;
+const FORM_LIMIT = 60;
+const WHY_TEXT_LIMIT = 200;
+/** A kind of part and an id behind it. */
+const PART_LIMIT = 60;
+const LINKS_LIMIT = 60;
 
 const SIDE = choice('left', 'right');
 const SUBJECT = choice('a', 'b');
@@ -78,7 +99,11 @@ const CONTROL = object<Control>({
   cloth: FLAG,
   depth: bare(orNull(choice(...HOLD_DEPTHS)), BARE_HOLD.depth),
   thumb: bare(orNull(choice(...THUMBS)), BARE_HOLD.thumb),
+  place: bare(orNull(choice(...HOLD_PLACES.arm, ...HOLD_PLACES.leg, ...HOLD_PLACES.cloth)), BARE_HOLD.place),
+  purposes: bare(list(choice(...HOLD_PURPOSES), { once: true }), BARE_HOLD.purposes),
+  hidden: bare(FLAG, BARE_HOLD.hidden),
   handed: bare(FLAG, BARE_HOLD.handed),
+  handedFrom: bare(orNull(ID), BARE_HOLD.handedFrom),
   won: bare(FLAG, BARE_HOLD.won),
   gained: orNull(INSTANT),
   lost: orNull(INSTANT),
@@ -90,6 +115,9 @@ const REACTION = object<ReactionUse>({
   isAction: FLAG,
   deciding: bare(FLAG, BARE_REACTION.deciding),
   quality: bare(orNull(choice(...REACTION_QUALITIES)), BARE_REACTION.quality),
+  limb: bare(orNull(choice(...LIMBS)), BARE_REACTION.limb),
+  side: bare(orNull(SIDE), BARE_REACTION.side),
+  at: bare(orNull(INSTANT), BARE_REACTION.at),
 });
 const REASON = object<ReasonUse>({ id: ID, reason: key('reason'), main: FLAG });
 const ERROR = object<ErrorUse>({
@@ -100,6 +128,38 @@ const ERROR = object<ErrorUse>({
   until: orNull(INSTANT),
 });
 const ANSWER = object<AnswerUse>({ id: ID, from: STATE, action: key('action'), reaction: key('reaction') });
+const FACT = object<FactUse>({
+  id: ID,
+  fact: key('fact'),
+  // what a word may be said to be, it says itself
+  value: key(null),
+  side: orNull(SIDE),
+  whose: choice(...FACT_WHOSE),
+  when: choice(...FACT_WHEN),
+});
+const ALTERNATIVE = object<Alternative>({
+  id: ID,
+  by: choice('subject', 'opponent'),
+  what: key(({ isAction }) => (isAction ? 'action' : 'reaction')),
+  isAction: FLAG,
+  why: bare(orNull(key('reason')), BARE_ALTERNATIVE.why),
+  text: bare(text(WHY_TEXT_LIMIT), BARE_ALTERNATIVE.text),
+  from: bare(orNull(INSTANT), BARE_ALTERNATIVE.from),
+  until: bare(orNull(INSTANT), BARE_ALTERNATIVE.until),
+  opens: bare(
+    orNull(
+      union<AlternativeOpens>({ state: { position: key('position'), role: ROLE }, action: { action: key('action') } }),
+    ),
+    BARE_ALTERNATIVE.opens,
+  ),
+});
+const PART = object<PartRef>({ attemptId: orNull(ID), part: name(PART_LIMIT) });
+const LINK = object<BecauseLink>({ id: ID, from: PART, to: PART, kind: choice(...LINK_KINDS), isSure: FLAG });
+const EVIDENCE = object<Evidence>({
+  part: name(PART_LIMIT),
+  how: choice(...EVIDENCE_HOWS),
+  proof: orNull(union<Proof>({ frame: { angleId: ID, frame: FRAME }, clip: { clipId: ID } })),
+});
 const DOUBT = object<Doubt>({
   field: choice(...DOUBT_FIELDS),
   kind: choice('unsure', 'unknown'),
@@ -118,6 +178,7 @@ export const ATTEMPT = {
   intent: saidOr(choice('own', 'bait'), 'own'),
   endAssumed: saidOr(FLAG, false),
   planned: saidOr(orNull(FLAG), null),
+  form: saidOr(text(FORM_LIMIT), ''),
   result: saidOr(orNull(choice(...RESULTS)), null),
   depth: saidOr(orNull(whole(0, 4)), null),
   finish: saidOr(orNull(FINISH), null),
@@ -137,6 +198,10 @@ export const ATTEMPT = {
   reasons: saidOr(list(REASON), []),
   errors: saidOr(list(ERROR), []),
   answers: saidOr(list(ANSWER), []),
+  facts: saidOr(list(FACT), []),
+  alternatives: saidOr(list(ALTERNATIVE), []),
+  links: saidOr(list(LINK, { most: LINKS_LIMIT }), []),
+  evidence: saidOr(list(EVIDENCE, { most: LINKS_LIMIT, once: 'part' }), []),
   doubts: saidOr(list(DOUBT, { once: 'field' }), []),
   proposed: saidOr(list(choice(...PROPOSED_PARTS), { once: true }), []),
 } as const satisfies FieldsOf<Attempt>;

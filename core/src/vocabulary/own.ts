@@ -16,6 +16,14 @@ export const ownKey = (name: string, isTaken: (key: string) => boolean): string 
   }
 };
 
+/** The key of a value of a fact, made of what it says. */
+export const valueKey = (says: string): string =>
+  tokens(says)
+    .map((t) => t.replace(/[^a-z0-9]/g, ''))
+    .filter(Boolean)
+    .join('-')
+    .slice(0, LONGEST) || 'value';
+
 /** Roles beside `even` are a pair. */
 const PAIRS: readonly string[] = ['bottom top', 'attacker defender'];
 /** Whether a position may have these roles: `even`, a pair, or both; the first one's height is the position's. */
@@ -43,6 +51,8 @@ export const freshDefinition = (kind: WordKind): Definition => {
       return { kind };
     case 'reason':
       return { kind };
+    case 'fact':
+      return { kind, values: [], sided: false, families: [], whose: 'subject' };
   }
 };
 

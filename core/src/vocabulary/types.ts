@@ -1,5 +1,5 @@
 /** The kinds of words. Every entry has a permanent key, one name and any number of aliases. */
-export const WORD_KINDS = ['position', 'action', 'target', 'submission', 'reaction', 'reason'] as const;
+export const WORD_KINDS = ['position', 'action', 'target', 'submission', 'reaction', 'reason', 'fact'] as const;
 export type WordKind = (typeof WORD_KINDS)[number];
 
 export const FAMILIES = [
@@ -128,7 +128,24 @@ export type SubmissionWord = Entry & { readonly kind: 'submission'; readonly ris
 export type ReactionWord = Entry & { readonly kind: 'reaction' };
 export type ReasonWord = Entry & { readonly kind: 'reason' };
 
-export type Word = PositionWord | ActionWord | TargetWord | SubmissionWord | ReactionWord | ReasonWord;
+/** One thing that a fact may be: how it is said, and how of the other side where *their* before it is no English. */
+export type FactValue = {
+  readonly key: string;
+  readonly says: string;
+  readonly theirs?: string;
+  readonly aliases: readonly string[];
+};
+/** How somebody stands. */
+export type FactWord = Entry & {
+  readonly kind: 'fact';
+  /** In their order; none = it is so, or is not. */ readonly values: readonly FactValue[];
+  /** It has a left and a right. */ readonly sided: boolean;
+  /** Where it is mostly of interest; none = everywhere. */ readonly families: readonly Family[];
+  /** About whom it mostly is: whoever acts, the other side, or both together (then it is about nobody alone). */
+  readonly whose: 'subject' | 'opponent' | 'both';
+};
+
+export type Word = PositionWord | ActionWord | TargetWord | SubmissionWord | ReactionWord | ReasonWord | FactWord;
 
 export const LIMBS = ['hand', 'arm', 'foot', 'leg', 'knee', 'head', 'shoulder', 'hips'] as const;
 export type Limb = (typeof LIMBS)[number];
@@ -156,7 +173,8 @@ export type Definition =
   | (Pick<TargetWord, 'kind' | 'cloth' | 'sided'> & Partial<Pick<TargetWord, 'grips'>>)
   | Pick<SubmissionWord, 'kind' | 'risk'>
   | Pick<ReactionWord, 'kind'>
-  | Pick<ReasonWord, 'kind'>;
+  | Pick<ReasonWord, 'kind'>
+  | Pick<FactWord, 'kind' | 'values' | 'sided' | 'families' | 'whose'>;
 
 /** An academy's own change to a word. A field that is absent stays as shipped, also when the shipped list is renewed. */
 export type WordChange = {

@@ -1,5 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { BARE_ATTEMPT, BARE_CLIP, asSaid, recut } from '@odograph/core';
+import { BARE_ATTEMPT, BARE_CLIP, asSaid, recut, type Attempt } from '@odograph/core';
 import type {
   AttemptEdit,
   AttemptFields,
@@ -19,6 +19,7 @@ import { invalid } from '../errors/refused.js';
 import { LibraryService } from '../library/library.service.js';
 import { MediaService, type FrameTimes } from '../media/media.service.js';
 import { ClipsRepository } from './clips.repository.js';
+import { checkLinks, checkWhy } from './whyCheck.js';
 import { checkWords, mayHaveWords } from './wordCheck.js';
 
 type Frames = { readonly fromFrame: number; readonly toFrame: number };
@@ -68,15 +69,19 @@ export class ClipsService {
     const startFrame = attempt.startFrame ?? clip.inFrame;
     const endFrame = attempt.endFrame ?? clip.outFrame;
     this.checkInstants(clip.inFrame, startFrame, attempt.commitFrame ?? null, endFrame, clip.outFrame);
-    checkWords(attempt, await this.library.words(academyId, edit.transaction), `${at}attempt`);
+    const words = await this.library.words(academyId, edit.transaction);
+    checkWords(attempt, words, `${at}attempt`);
     const said = fromSent('attempt', attempt, timing(angle, times, `${at}attempt`));
     await this.checkReferences(edit, attempt, attempt.id, angle.footageId, `${at}attempt`);
-    await edit.create('attempt', attempt.id, {
+    const made = {
       ...BARE_ATTEMPT,
       ...said,
       ...{ subject: attempt.subject, footageId: angle.footageId, angleId: clip.angleId },
       ...{ start: times.instant(startFrame), end: times.instant(endFrame) },
-    });
+    };
+    checkWhy(attempt, made, words, `${at}attempt`);
+    await this.checkLinks(edit, academyId, attempt, { ...made, id: attempt.id, version: 1 }, `${at}attempt`);
+    await edit.create('attempt', attempt.id, made);
     await this.writeClip(edit, clip, attempt.id, times);
   }
 
@@ -119,12 +124,24 @@ export class ClipsService {
     }
   }
 
+  private checkLinks(
+    edit: Edit,
+    academy: Session['academyId'],
+    fields: Partial<AttemptFields>,
+    after: Attempt,
+    prefix: string,
+  ): Promise<void> {
+    const others = () => this.clips.linked(academy, after.footageId, edit.transaction);
+    return checkLinks(edit, fields, after, others, prefix);
+  }
+
   async editAttempt(session: Session, id: string, { editId, baseVersion, changes }: AttemptEdit): Promise<Changed> {
     const academy = session.academyId;
     const touched = await this.changes.edit(session, editId, async (edit) => {
       const before = await edit.require('attempt', id);
       const angle = await edit.require('angle', before.angleId);
-      if (mayHaveWords(changes)) checkWords(changes, await this.library.words(academy, edit.transaction), 'changes');
+      const words = mayHaveWords(changes) ? await this.library.words(academy, edit.transaction) : undefined;
+      if (words) checkWords(changes, words, 'changes');
       const times = await this.media.frameTimes(academy, angle.fileId);
       if ('startFrame' in changes || 'endFrame' in changes || 'commitFrame' in changes) {
         const { startFrame = before.start.frame, endFrame = before.end.frame } = changes;
@@ -133,6 +150,9 @@ export class ClipsService {
       }
       await this.checkReferences(edit, changes, id, before.footageId, 'changes');
       const said = fromSent('attempt', changes, timing(angle, times, 'changes'));
+      const after = { ...before, ...said };
+      if (words) checkWhy(changes, after, words, 'changes');
+      await this.checkLinks(edit, academy, changes, after, 'changes');
       await edit.update('attempt', id, baseVersion, said, asSaid(before, said));
     });
     return this.library.changed(academy, touched);

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { KEPT, ROLES, type Entity, type Parts, type Told } from '@odograph/core';
+import { BARE_REACTION, KEPT, ROLES, type Entity, type Parts, type Told } from '@odograph/core';
 import fc from 'fast-check';
 import { COLUMNS, columnsOfField, fromRow, toRow, type Row } from './columns.js';
 
@@ -59,7 +59,9 @@ describe('columns', () => {
   test('when items of a list were written before a part of them was there, nobody should have said it', () => {
     const reactions = [{ id: 'r', what: 'frames', isAction: false, deciding: true }];
     const row = toRow('attempt', { reactions: reactions as never });
-    expect(fromRow('attempt', { id: 'x', version: 1, ...row }).reactions).toEqual([{ ...reactions[0], quality: null }]);
+    expect(fromRow('attempt', { id: 'x', version: 1, ...row }).reactions).toEqual([
+      { ...BARE_REACTION, ...reactions[0] },
+    ]);
   });
 
   test('when a field has parts, its columns should be named by both, and what is not given should not be written', () => {

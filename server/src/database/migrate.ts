@@ -15,6 +15,7 @@ import * as aliasLanguage from './migrations/0010-alias-language.js';
 import * as rowsOnce from './migrations/0011-rows-once.js';
 import * as planned from './migrations/0012-planned.js';
 import * as endAssumed from './migrations/0013-end-assumed.js';
+import * as why from './migrations/0014-why.js';
 
 const MIGRATIONS = [
   first,
@@ -30,6 +31,7 @@ const MIGRATIONS = [
   rowsOnce,
   planned,
   endAssumed,
+  why,
 ] as const;
 
 /** All migrations, in order; numbered, reversible. */

@@ -1,5 +1,6 @@
 import type { Word } from '../types.js';
 import { ACTIONS } from './actions.js';
+import { FACTS } from './facts.js';
 import { POSITIONS } from './positions.js';
 import { REACTIONS } from './reactions.js';
 import { REASONS } from './reasons.js';
@@ -17,4 +18,5 @@ export const SHIPPED_WORDS: readonly Word[] = [
   ...SUBMISSIONS,
   ...REACTIONS,
   ...REASONS,
+  ...FACTS,
 ];

@@ -81,6 +81,13 @@ const FIELDS: Readonly<Record<Sayable, string>> & Readonly<Record<string, string
   intent: 'bait or meant',
   endAssumed: 'end not said',
   planned: 'planned or on the spot',
+  form: 'how the entry was done',
+  facts: 'how they stood',
+  alternatives: 'what else was there',
+  links: 'what made what possible',
+  evidence: 'how it’s known',
+  until: 'until when',
+  from: 'from when',
   resisted: 'whether they resisted',
   shownAs: 'shown right or as a mistake',
   parentId: 'which try it goes on with',
@@ -128,6 +135,7 @@ const NAMED: Readonly<Record<(FieldFault & { code: 'not-here' })['facts']['what'
   footage: 'isn’t footage of yours',
   clip: 'isn’t a clip of yours',
   attempt: 'isn’t an attempt in this footage',
+  detail: 'isn’t told there any more',
 };
 const KINDS: Readonly<Record<FieldKind, string>> = {
   text: 'has to be text',
@@ -194,6 +202,8 @@ const fieldFaultText = (fault: FieldFault): string => {
       return `has to come after ${fieldName(fault.facts.field)}`;
     case 'not-between':
       return `has to lie between ${fieldName(fault.facts.from)} and ${fieldName(fault.facts.to)}`;
+    case 'circle':
+      return `would go round in a circle of ${fault.facts.through.length}: something would have made itself possible`;
     case 'outside-file':
       return `is outside the file, which has ${fault.facts.frames} frames`;
     default:

@@ -2,6 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { FAMILIES, LEAD_LIMBS, RISK_CLASSES, RISK_PAIN, type Definition, type Family, type Role } from '@odograph/core';
 import { Choice, Counted, Labelled, Picked, Ruled } from '../../design/index.js';
 import { ActionFields } from './ActionFields.js';
+import { FactFields } from './FactFields.js';
 import { ParentPicked, without, type DefinitionProps, type FieldsOf } from './fieldParts.js';
 import { NamedGripHolds, RequiredHolds } from './HoldRows.js';
 import { WORDS_TEXT as T } from './words.text.js';
@@ -193,6 +194,8 @@ export const DefinitionFields = ({ definition, ...rest }: DefinitionProps<Defini
         return <TargetFields definition={definition} {...rest} />;
       case 'submission':
         return <SubmissionFields definition={definition} {...rest} />;
+      case 'fact':
+        return <FactFields definition={definition} {...rest} />;
       case 'reaction':
       case 'reason':
         return null;

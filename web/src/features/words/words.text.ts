@@ -1,6 +1,7 @@
 import {
   sayControl,
   BARE_HOLD,
+  valuesOf,
   type Danger,
   type NamedGrip,
   type Scope,
@@ -18,6 +19,7 @@ export const KIND_NAMES: Record<WordKind, string> = {
   submission: 'Submissions',
   reaction: 'Reactions',
   reason: 'Reasons',
+  fact: 'How they stood',
 };
 export const KIND_ONE: Record<WordKind, string> = {
   position: 'position',
@@ -26,6 +28,7 @@ export const KIND_ONE: Record<WordKind, string> = {
   submission: 'submission',
   reaction: 'reaction',
   reason: 'reason',
+  fact: 'fact',
 };
 
 export const LANGUAGE_NAMES: Record<ShownLanguage, string> = {
@@ -64,6 +67,10 @@ export const definitionText = (word: Word, words: Words): string => {
     case 'reaction':
     case 'reason':
       return '';
+    case 'fact':
+      return valuesOf(word)
+        .map((v) => v.says)
+        .join(', ');
   }
 };
 
@@ -175,6 +182,20 @@ export const HOLDS_TEXT = {
   anySide: 'either side',
   oneSide: 'on one side',
   bothSides: 'on both sides',
+} as const;
+
+/** What a fact may be; values are counted from 1. */
+export const FACT_TEXT = {
+  whose: 'Mostly about',
+  whoseIs: { subject: 'whoever acts', opponent: 'the other side', both: 'both together' },
+  sided: 'Left and right',
+  hasSides: 'has a left and a right',
+  noSides: 'has no sides',
+  values: 'What it can be, from little to much',
+  value: (nth: number): string => `Value ${nth}`,
+  valuesHint: 'As you’d say it: hips low = hips down. Without any it’s simply so, or it isn’t.',
+  add: 'One more value',
+  takeAway: (nth: number): string => `Take value ${nth} away`,
 } as const;
 
 /** What an action can do by itself, whatever it ends in. */

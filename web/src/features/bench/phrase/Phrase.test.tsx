@@ -191,4 +191,54 @@ describe('the phrase', () => {
     await user.keyboard('{Escape}');
     expect(onLeave).toHaveBeenCalledTimes(1);
   });
+
+  test('when facts and what a grip was like are typed where grips are, they should stand in the sentence and go again', async () => {
+    const { user, part, changes } = await show(attemptWith('1', { state: { position: 'half-guard', role: 'top' } }));
+    const grips = part('Grips');
+    await user.type(grips, 'hips low{Enter}knees inside{Enter}');
+    expect(changes().at(-1)).toMatchObject({
+      facts: [
+        { fact: 'hips', value: 'mat', whose: 'subject', when: 'start' },
+        { fact: 'knees-inside', value: 'both', whose: 'subject' },
+      ],
+    });
+    await user.type(grips, 'rh left sleeve{Enter}below the elbow{Enter}to steer{Enter}not seen{Enter}');
+    expect(changes().at(-1)).toMatchObject({
+      controls: [{ target: 'sleeve', place: 'below the elbow', purposes: ['steer'], hidden: true }],
+    });
+    expect(screen.getByRole('group', { name: 'Phrase' }).textContent).toContain(
+      'hips on the mat, both knees inside with right hand on their left sleeve (below the elbow, to steer, not seen)',
+    );
+    await user.type(grips, '{Backspace}{Backspace}');
+    expect(changes().at(-1)).toMatchObject({ controls: [{ place: 'below the elbow', purposes: [], hidden: false }] });
+    await user.click(screen.getByRole('button', { name: 'Take back: hips on the mat' }));
+    expect(changes().at(-1)).toMatchObject({ facts: [{ fact: 'knees-inside' }] });
+  });
+
+  test('when it is said why it went so, each should be kept as what it is, and be taken back', async () => {
+    const { user, part, changes } = await show(
+      attemptWith('1', {
+        state: { position: 'half-guard', role: 'top' },
+        action: 'knee-slice',
+        result: 'failed',
+        reactions: [{ ...BARE_REACTION, id: 'r', what: 'frames', isAction: false }],
+      }),
+    );
+    await user.click(screen.getByRole('textbox', { name: 'Note' }));
+    const why = part('What else there was, and why');
+    await user.type(why, 'they should have hip out{Enter}but too late{Enter}until here{Enter}');
+    expect(changes().at(-1)).toMatchObject({
+      alternatives: [{ by: 'opponent', what: 'hips-out', isAction: false, why: 'late', until: { frame: 0 } }],
+    });
+    await user.type(why, 'frame prevents knee slice{Enter}guess{Enter}');
+    expect(changes().at(-1)).toMatchObject({
+      links: [{ from: { part: 'reaction:r' }, to: { part: 'action' }, kind: 'prevents', isSure: false }],
+    });
+    await user.type(why, 'failed: felt{Enter}');
+    expect(changes().at(-1)).toMatchObject({ evidence: [{ part: 'result', how: 'felt', proof: null }] });
+    await user.type(why, 'by sitting up{Enter}');
+    expect(changes().at(-1)).toEqual({ form: 'by sitting up' });
+    await user.click(screen.getByRole('button', { name: 'Take back: failed: felt or heard' }));
+    expect(changes().at(-1)).toEqual({ evidence: [] });
+  });
 });

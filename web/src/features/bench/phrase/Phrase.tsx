@@ -12,8 +12,10 @@ import { MoreOfIt } from './PhraseTail.js';
 import { Proposed } from './Proposed.js';
 import { SameTry } from './SameTry.js';
 import { useSaying, type Saying } from './saying.js';
+import type { Shown } from './WhyField.js';
 import { SeenFrom } from './SeenFrom.js';
 import { Soft } from './Soft.js';
+import { WhyField, isWhySaid } from './WhyField.js';
 import { useFinders } from './useFinders.js';
 import { useSentence } from './useSentence.js';
 import { useUsual } from './useUsual.js';
@@ -29,7 +31,10 @@ type Props = {
   readonly onTaken?: () => void;
   /** The hand is at the grips, or has left them. */ readonly onGrips?: (isHere: boolean) => void;
   readonly onLeave: () => void;
-  /** The instant that is shown now, in frames of the attempt's own camera. */ readonly now: () => Instant;
+  /** The instant that is shown now, in frames of the attempt's own camera; undefined where another camera shows it. */
+  readonly now: () => Instant | undefined;
+  /** The frame that is shown, on the camera that shows it: what proves something. */
+  readonly shown?: (() => Shown | null) | undefined;
   readonly isMirrored?: boolean;
   /** How left and right are told. */ readonly sides?: SaidSides;
   /** Gives the hand to the first part that is mostly open. */ readonly focus?: RefObject<Focusable | null>;
@@ -46,8 +51,9 @@ export const Phrase = (props: Props): React.JSX.Element => {
   const { view, before, onLine, same, onSame, onLeave, isMirrored = false, children } = props;
   const words = useWords(view.footage.id);
   const edit = useEdit();
-  const { find, proposed } = useFinders(view, words, useUsual(words), leftIn(before, view.attempt.subject)[0]);
-  const { attempt, change, confirm, doubt } = useSaying(view, isMirrored, props.now);
+  const { find, proposed } = useFinders(view, before, words, useUsual(words), leftIn(before, view.attempt.subject)[0]);
+  const said = useSaying(view, isMirrored, props.now);
+  const { attempt } = said;
   const [isMore, setMore] = useState(false);
   const { sentence, next } = useSentence({ ...props, focus: props.focus, onTaken: props.onTaken });
   const onKeyDown = (event: KeyboardEvent): void => {
@@ -55,7 +61,7 @@ export const Phrase = (props: Props): React.JSX.Element => {
   };
   const end = finishOf(attempt, words);
   const cautions = attemptCautions({ action: attempt.action, finish: end?.finish ?? null }, words);
-  const saying: Saying = { attempt, words, find, proposed, change, confirm, next, onLine, doubt };
+  const saying: Saying = { ...said, words, find, proposed, next, onLine };
   const isMoreShown = isMore || isMoreSaid(view.attempt);
   return (
     <Flex direction="column" justifyContent="center" paddingInline="4" paddingBlock="1.5" gap="0.5">
@@ -84,10 +90,16 @@ export const Phrase = (props: Props): React.JSX.Element => {
             onSave={(note) => edit({ kind: 'clip', id: view.clip.id, changes: { note } })}
             onNext={onLeave}
           />
+          {(isMoreShown || isWhySaid(attempt)) && <WhyField saying={saying} shown={props.shown} />}
           {isMoreShown && <MoreOfIt saying={saying} />}
           {(isMoreShown || view.clip.seen !== null) && <SeenFrom view={view} onNext={next} />}
         </span>
       </Box>
+      {said.problem !== null && (
+        <Box role="alert" color="caution" fontSize="15px">
+          {said.problem}
+        </Box>
+      )}
       {children}
       {same && onSame && <SameTry other={same} onSame={() => onSame(same)} />}
       <Proposed saying={saying} athletes={view.athletes} />

@@ -5,12 +5,18 @@ import {
   finishId,
   finishOf,
   placeName,
-  sayControl,
+  sayFact,
+  sayHold,
   sayReaction,
   stateId,
   type Attempt,
+  type Control,
+  type ReactionUse,
   type SaidSides,
   withDetail,
+  withFact,
+  withHoldDetail,
+  withoutHoldDetail,
   withoutLast,
 } from '@odograph/core';
 import { v7 as newId } from 'uuid';
@@ -19,8 +25,9 @@ import { Doubted } from './Doubted.js';
 import { PHRASE_TEXT as T, PHRASE_PARTS_TEXT } from './phrase.text.js';
 import { HowFar, Restart } from './PhraseTail.js';
 import type { Saying } from './saying.js';
-import { SeveralField } from './SeveralField.js';
+import { SeveralField, TakenBack } from './SeveralField.js';
 import { Soft } from './Soft.js';
+import type { Answer, Stood } from './useFinders.js';
 
 type Props = { readonly saying: Saying };
 
@@ -77,19 +84,37 @@ export const Grips = ({
   const { attempt, words, find, change, doubt, next, onLine } = saying;
   const own = attempt.controls.filter((c) => c.holder === 'subject');
   const theirs = attempt.controls.filter((c) => c.holder === 'opponent');
+  const last = own.at(-1);
+  const alter = (control: Control | undefined, id: string): void =>
+    change({ controls: attempt.controls.flatMap((c) => (c.id !== id ? [c] : control ? [control] : [])) });
+  const add = (stood: Stood): void => {
+    if (stood.is === 'hold') change({ controls: [...theirs, ...own, { ...stood.hold, id: newId() }] });
+    else if (stood.is === 'fact') change({ facts: withFact(attempt.facts, { ...stood.fact, id: newId() }) });
+    else if (last) alter(withHoldDetail(last, stood.detail), last.id);
+  };
   return (
     <span onFocus={() => onHand?.(true)} onBlur={() => onHand?.(false)}>
+      {attempt.facts.map((fact) => (
+        <span key={fact.id}>
+          <Soft>, </Soft>
+          <TakenBack
+            text={sayFact(fact, words)}
+            onClick={() => change({ facts: attempt.facts.filter((f) => f !== fact) })}
+          />
+        </span>
+      ))}
       <Soft>{PHRASE_PARTS_TEXT.with}</Soft>
       <SeveralField
         label={T.grips}
         placeholder={own.length ? PHRASE_PARTS_TEXT.grip : PHRASE_PARTS_TEXT.whichGrips}
-        said={own.map((c) => ({ key: c.id, text: sayControl(c, words, sides) }))}
+        said={own.map((c) => ({ key: c.id, text: sayHold(c, words, sides) }))}
         joint=" and "
         find={find.holds}
         onLine={onLine}
         onDoubt={doubt('controls')}
-        onAdd={(hold) => change({ controls: [...theirs, ...own, { ...hold, id: newId() }] })}
-        onRemove={(id) => change({ controls: attempt.controls.filter((c) => c.id !== id) })}
+        onAdd={add}
+        onBack={() => last && alter(withoutHoldDetail(last), last.id)}
+        onRemove={(id) => alter(undefined, id)}
         onNext={next}
       />
       <Doubted saying={saying} field="controls" />
@@ -97,9 +122,21 @@ export const Grips = ({
   );
 };
 
+/** Their reactions with what was picked among them; undefined where it is an instant, and none is shown. */
+const withAnswer = (
+  reactions: readonly ReactionUse[],
+  answer: Answer,
+  at: Saying['at'],
+): readonly ReactionUse[] | undefined => {
+  if (!('kind' in answer)) return [...reactions, { ...answer, id: newId(), ...BARE_REACTION }];
+  if (answer.kind !== 'here') return withDetail(reactions, answer);
+  const instant = at();
+  return instant && withDetail(reactions, { kind: 'at', at: instant });
+};
+
 /** What is done, and what they do about it. */
 export const EntryAndReaction = ({ saying }: Props): React.JSX.Element => {
-  const { attempt, words, find, change, confirm, doubt, next, onLine } = saying;
+  const { attempt, words, find, change, confirm, doubt, next, onLine, at } = saying;
   return (
     <>
       <Soft>, </Soft>
@@ -131,14 +168,10 @@ export const EntryAndReaction = ({ saying }: Props): React.JSX.Element => {
         find={find.answer}
         onLine={onLine}
         onDoubt={doubt('reactions')}
-        onAdd={(answer) =>
-          change({
-            reactions:
-              'kind' in answer
-                ? withDetail(attempt.reactions, answer)
-                : [...attempt.reactions, { ...answer, id: newId(), ...BARE_REACTION }],
-          })
-        }
+        onAdd={(answer) => {
+          const reactions = withAnswer(attempt.reactions, answer, at);
+          if (reactions) change({ reactions });
+        }}
         onBack={() => change({ reactions: withoutLast(attempt.reactions) })}
         onRemove={(id) => change({ reactions: attempt.reactions.filter((r) => r.id !== id) })}
         onNext={next}

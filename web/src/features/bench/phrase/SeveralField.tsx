@@ -17,6 +17,28 @@ type Props<T> = {
   readonly onDoubt?: (text: string) => void;
 };
 
+/** Something that was said; a click takes it back. */
+export const TakenBack = ({
+  text,
+  onClick,
+}: {
+  readonly text: string;
+  readonly onClick: () => void;
+}): React.JSX.Element => (
+  <Bare
+    borderBottom="1.5px dotted"
+    borderColor="field"
+    _hover={{ textDecoration: 'line-through', color: 'inkSoft' }}
+    type="button"
+    tabIndex={-1}
+    aria-label={SEVERAL_FIELD_TEXT.takeBackOne(text)}
+    title={SEVERAL_FIELD_TEXT.takeBack}
+    onClick={onClick}
+  >
+    {text}
+  </Bare>
+);
+
 /** A part of the phrase that may be said several times: what was said, and an open field behind it. Backspace takes back the last. */
 export const SeveralField = <T,>({
   label,
@@ -41,18 +63,7 @@ export const SeveralField = <T,>({
               {joint}
             </Box>
           )}
-          <Bare
-            borderBottom="1.5px dotted"
-            borderColor="field"
-            _hover={{ textDecoration: 'line-through', color: 'inkSoft' }}
-            type="button"
-            tabIndex={-1}
-            aria-label={SEVERAL_FIELD_TEXT.takeBackOne(text)}
-            title={SEVERAL_FIELD_TEXT.takeBack}
-            onClick={() => onRemove(key)}
-          >
-            {text}
-          </Bare>
+          <TakenBack text={text} onClick={() => onRemove(key)} />
         </span>
       ))}
       {last && ' '}

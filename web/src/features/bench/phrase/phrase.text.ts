@@ -153,6 +153,27 @@ export const PHRASE_TAIL_TEXT = {
   asFound: 'as found',
 } as const;
 
+/** What is told of why it went as it went. */
+export const WHY_TEXT = {
+  before: '; also: ',
+  label: 'What else there was, and why',
+  placeholder: 'what else was there',
+  more: '+ more',
+  link: (from: string, kind: string, to: string, isSure: boolean): string =>
+    `${isSure ? '' : 'perhaps '}${from} ${kind} ${to}`,
+  gone: 'something that’s no longer told',
+  known: (what: string, how: string, isProved: boolean): string =>
+    `${what}: ${how}${isProved ? ', shown on another camera' : ''}`,
+  by: (text: string): string => `done ${text}`,
+  quoted: (text: string): string => `“${text}”`,
+  guess: 'only a guess',
+  proof: 'this frame shows it',
+  until: 'until this frame',
+  tooLate: (reason: string): string => `but ${reason}`,
+  opens: (what: string): string => `opens ${what}`,
+  otherCamera: 'This clip was told on another camera. Go back to that one to set an instant of it.',
+} as const;
+
 export const SEEN_FROM_TEXT = {
   before: '; seen from',
   label: 'Seen from',

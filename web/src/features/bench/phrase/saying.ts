@@ -1,15 +1,16 @@
 import {
   mirrorAttempt,
-  mirrorControl,
-  otherSide,
+  mirrorSaid,
   proposedIn,
   type Attempt,
   type DoubtField,
   type Instant,
   type Words,
 } from '@odograph/core';
+import { useState } from 'react';
 import { type ClipView } from '../../library/index.js';
 import { useEdit } from '../../replica/index.js';
+import { WHY_TEXT } from './phrase.text.js';
 import { type Finders, type Proposals } from './useFinders.js';
 
 type Said = Pick<
@@ -25,6 +26,11 @@ type Said = Pick<
   | 'finish'
   | 'depth'
   | 'controls'
+  | 'facts'
+  | 'form'
+  | 'alternatives'
+  | 'links'
+  | 'evidence'
   | 'reactions'
   | 'reasons'
   | 'errors'
@@ -45,6 +51,9 @@ export type Saying = {
   readonly onLine: (typed: string) => void;
   /** Says that a part which only follows is so; nothing where somebody said it. */
   readonly confirm: (field: 'subject' | 'state' | 'action' | 'finish' | 'result') => (() => void) | undefined;
+  /** The instant that is shown; where another camera shows it than the one that the attempt is told on, that is said (`problem`). */
+  readonly at: () => Instant | undefined;
+  readonly problem: string | null;
   /** Keeps that a part is unsure, or that nobody has a word for it. */
   readonly doubt: (field: DoubtField) => (text: string) => void;
 };
@@ -56,24 +65,24 @@ export type Saying = {
 export const useSaying = (
   view: ClipView,
   isMirrored: boolean,
-  now: () => Instant,
-): Pick<Saying, 'attempt' | 'change' | 'confirm' | 'doubt'> => {
+  now: () => Instant | undefined,
+): Pick<Saying, 'attempt' | 'change' | 'confirm' | 'doubt' | 'at' | 'problem'> => {
   const edit = useEdit();
+  const [problem, setProblem] = useState<string | null>(null);
   const { attempt } = view;
-  const turned = (said: Partial<Said>): Partial<Said> =>
-    isMirrored
-      ? {
-          ...said,
-          ...(said.lead && { lead: otherSide(said.lead) }),
-          ...(said.controls && { controls: said.controls.map(mirrorControl) }),
-        }
-      : said;
+  const turned = (said: Partial<Said>): Partial<Said> => (isMirrored ? mirrorSaid(said) : said);
   const change: SayChange = (changes) => {
     const doubts = attempt.doubts.filter((d) => !(d.field in changes));
     const kept = turned(doubts.length === attempt.doubts.length || changes.doubts ? changes : { ...changes, doubts });
     edit({ kind: 'attempt', id: attempt.id, changes: kept });
   };
   return {
+    at: () => {
+      const instant = now();
+      setProblem(instant ? null : WHY_TEXT.otherCamera);
+      return instant;
+    },
+    problem,
     attempt: isMirrored ? mirrorAttempt(attempt) : attempt,
     change,
     confirm: (field) => (proposedIn(attempt, field) ? () => change({ [field]: attempt[field] }) : undefined),
@@ -81,7 +90,7 @@ export const useSaying = (
       change({
         doubts: [
           ...attempt.doubts.filter((d) => d.field !== field),
-          { field, kind: text ? 'unknown' : 'unsure', text, at: now() },
+          { field, kind: text ? 'unknown' : 'unsure', text, at: now() ?? attempt.start },
         ],
       }),
   };

@@ -3,11 +3,14 @@ import {
   answerChoices,
   depthChoices,
   detailChoices,
+  factChoices,
   entryChoices,
   finishChoices,
   finishId,
+  holdDetailChoices,
   holdFinder,
   isSameMet,
+  matchWords,
   metChoices,
   placeChoices,
   placeName,
@@ -23,7 +26,10 @@ import {
   readPlace,
   type Control,
   type ErrorUse,
+  type FactUse,
   type Finish,
+  type Here,
+  type HoldDetail,
   type Met,
   type PlaceId,
   type ReactionDetail,
@@ -39,11 +45,17 @@ import { useMemo } from 'react';
 import { among, type Found } from '../../../design/fields.js';
 import type { ClipView } from '../../library/index.js';
 import { ERROR_TEXT as E } from './phrase.text.js';
+import { whyFinder, type WhySaid } from './whyFinder.js';
 
 export type Hold = Omit<Control, 'id'>;
 export type Mistake = Omit<ErrorUse, 'id' | 'until'>;
 /** What is picked among their reactions: a further one, or something about the one that was told last. */
-export type Answer = { readonly what: string; readonly isAction: boolean } | ReactionDetail;
+export type Answer = { readonly what: string; readonly isAction: boolean } | ReactionDetail | Here;
+/** What is said where grips are: a further one, something about the one that was told last, or how somebody stood. */
+export type Stood =
+  | { readonly is: 'hold'; readonly hold: Hold }
+  | { readonly is: 'detail'; readonly detail: HoldDetail }
+  | { readonly is: 'fact'; readonly fact: Omit<FactUse, 'id'> };
 type Find<T> = (typed: string) => readonly Found<T>[];
 
 /** Choices that are made ready when they are first looked for: the library is counted for them. */
@@ -80,7 +92,7 @@ export type Finders = {
   readonly who: Find<Subject>;
   readonly from: Find<State>;
   /** Any place, as it is usual to act from it. */ readonly place: Find<State>;
-  readonly holds: Find<Hold>;
+  readonly holds: Find<Stood>;
   readonly entry: Find<string>;
   readonly answer: Find<Answer>;
   readonly reaction: Find<string>;
@@ -95,6 +107,7 @@ export type Finders = {
   readonly lead: Find<Side>;
   readonly intent: Find<'own' | 'bait'>;
   readonly planned: Find<boolean>;
+  readonly why: Find<WhySaid>;
 };
 
 /** What follows from the parts that are said, for those that are not; taken by one key. */
@@ -104,26 +117,53 @@ export type Proposals = {
   readonly result: { readonly value: Result; readonly name: string } | null;
 };
 
-/** Grips as they are typed, those likely here first. */
+/** A text typed to its end fits so well, or better. */
+const WHOLE = 1.5;
+/** Grips as they are typed, those likely here first; behind them what may be said about the last one, and how somebody stood, before them where it is typed to its end. */
 const gripFinder = (
   words: Words,
   usual: Usual,
   from: State | null,
   controls: readonly Control[],
   gi: boolean,
-): Find<Hold> => {
+): Find<Stood> => {
   const held = controls.filter((c) => c.holder === 'subject');
   const found = holdFinder(words, usual, { from, held, gi });
-  return (typed) =>
-    found(typed).map(({ hold, name }) => {
+  const last = held.at(-1);
+  const others: readonly Sayable<Stood>[] = [
+    ...(last ? holdDetailChoices(last.target, words) : []).map(({ value, texts }): Sayable<Stood> => ({
+      value: { is: 'detail', detail: value },
+      texts,
+    })),
+    ...factChoices(words).map(({ value, ...fact }): Sayable<Stood> => ({
+      value: { is: 'fact', fact: value },
+      ...fact,
+    })),
+  ];
+  const names = new Map(others.map(({ value, texts }) => [value, texts[0]!]));
+  return (typed) => {
+    const holds = found(typed).map(({ hold, name }): Found<Stood> => {
       const more = sayControl({ ...hold, id: '' }, words);
-      return { value: hold, name, via: name, more };
+      return { value: { is: 'hold', hold }, name, via: name, more };
     });
+    if (typed.trim() === '') return holds;
+    const said = matchWords(typed, others).slice(0, MOST_FOUND);
+    const asFound = ({ value, text }: (typeof said)[number]): Found<Stood> => ({
+      value,
+      name: names.get(value)!,
+      via: text,
+    });
+    const whole = said.filter(({ score }) => score >= WHOLE);
+    const begun = said.filter(({ score }) => score < WHOLE);
+    return [...whole.map(asFound), ...holds, ...begun.map(asFound)].slice(0, MOST_FOUND);
+  };
 };
+const MOST_FOUND = 8;
 
 /** The choices for each part of a phrase, in the order in which they are likely here, and what is proposed. `left`: where the attempt before left things, as the acting side sees it. */
 export const useFinders = (
   view: ClipView,
+  before: ClipView | undefined,
   words: Words,
   usual: () => Usual,
   left: PlaceId | undefined,
@@ -160,8 +200,9 @@ export const useFinders = (
       lead: among(SIDES),
       intent: among(INTENTS),
       planned: among(PLANNED),
+      why: lazily(() => whyFinder(view.attempt, before?.attempt, words)),
     }),
-    [words, athletes, footage, state, action, controls, hasReaction, word, left, result, usual],
+    [view.attempt, before, words, athletes, footage, state, action, controls, hasReaction, word, left, result, usual],
   );
   const placeLeft = left === undefined ? undefined : readPlace(left);
   const end = proposedFinish(view.attempt, words);

@@ -52,7 +52,8 @@ const panelOf = (desk: Desk, view: ClipView, beside: Beside): ReactNode => {
       onGrips={beside.onGrips}
       onLine={(typed) => move({ does: 'tell', way: { by: 'line', typed } })}
       onLeave={toPicture}
-      now={() => desk.now() ?? view.attempt.start}
+      now={desk.now}
+      shown={() => ({ angleId: bench.angle.id, frame: desk.handle.frame() })}
       isMirrored={isMirrored}
       sides={beside.telling.of(view)}
       focus={desk.sentence}

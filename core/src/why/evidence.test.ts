@@ -1,0 +1,53 @@
+import { describe, expect, test } from '@jest/globals';
+import { BARE_HOLD, type Attempt, type Control } from '../attempts/index.js';
+import { TOLD, attemptOf } from '../testing/workedExamples.js';
+import { shippedWords } from '../vocabulary/index.js';
+import { anglesNeeded, evidenceOf, partsOf, sayPart, withEvidence } from './index.js';
+
+const words = shippedWords();
+const hidden: Control = {
+  ...BARE_HOLD,
+  ...{ id: 'k', holder: 'subject', limb: 'hand', limbSide: 'left', kind: 'grip', target: 'collar' },
+  ...{ targetOwner: 'own', targetSide: null, cloth: true, hidden: true },
+};
+/** The rear choke of the fifth example, told further. */
+const choke: Attempt = {
+  ...attemptOf(TOLD.find((t) => t.id === '10')!),
+  facts: [{ id: 'f', fact: 'knees-inside', value: 'both', side: null, whose: 'opponent', when: 'start' }],
+  controls: [hidden],
+  evidence: [{ part: 'result', how: 'felt', proof: { kind: 'clip', clipId: 'second camera' } }],
+};
+
+describe('how a detail is known', () => {
+  test('when a hold cannot be seen and nothing shows it, another angle should be needed for it, and not for what has its proof', () => {
+    expect(anglesNeeded([choke]).map(({ part, how }) => [part, how])).toEqual([['control:k', 'hidden']]);
+  });
+
+  test('when the proof comes, nothing should be needed; when it goes, it should be again', () => {
+    const proof = { kind: 'frame', angleId: 'two', frame: 99 } as const;
+    const proved = { ...choke, evidence: withEvidence(choke.evidence, { part: 'control:k', how: 'hidden', proof }) };
+    expect(anglesNeeded([proved])).toEqual([]);
+    const unproved = { ...choke, evidence: withEvidence(choke.evidence, { part: 'result', how: 'told', proof: null }) };
+    expect(anglesNeeded([unproved]).map(({ part }) => part)).toEqual(['result', 'control:k']);
+    expect(withEvidence(choke.evidence, { part: 'result', how: 'seen', proof: null })).toEqual([]);
+  });
+
+  test('when a detail is gone, what was said of it should say nothing; partly hidden needs no other angle', () => {
+    const gone: Attempt = { ...choke, controls: [], evidence: [{ part: 'control:k', how: 'felt', proof: null }] };
+    expect(evidenceOf(gone)).toEqual([]);
+    expect(anglesNeeded([{ ...gone, evidence: [{ part: 'action', how: 'partly', proof: null }] }])).toEqual([]);
+  });
+
+  test('every detail should have words, in the order of the sentence', () => {
+    expect(partsOf(choke).map((part) => sayPart(choke, part, words))).toEqual([
+      'back, attacker',
+      'both their knees inside',
+      'left hand on own collar',
+      'rear choke',
+      'hold the choking hand',
+      'ends in back, attacker',
+      'failed',
+    ]);
+    expect(sayPart(choke, 'fact:gone', words)).toBeUndefined();
+  });
+});

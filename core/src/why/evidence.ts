@@ -1,0 +1,70 @@
+import type { Attempt, Evidence, EvidenceHow, Instant, PartId } from '../attempts/index.js';
+import { partsOf } from './parts.js';
+
+/** How a detail is known, in words. */
+export const EVIDENCE_WORDS: Readonly<Record<EvidenceHow, string>> = {
+  seen: 'seen',
+  partly: 'partly hidden',
+  hidden: 'not seen',
+  concluded: 'concluded',
+  felt: 'felt or heard',
+  told: 'told by somebody',
+};
+
+/** Nobody can see it in the picture: without a proof another angle is needed. */
+const UNSEEN: ReadonlySet<EvidenceHow> = new Set(['hidden', 'concluded', 'felt', 'told']);
+
+/** How each detail of an attempt is known of which something is said, with the holds that nobody can see; a detail that is gone says nothing. */
+export const evidenceOf = (attempt: Attempt): readonly Evidence[] => {
+  const there = new Set(partsOf(attempt));
+  const said = attempt.evidence.filter(({ part }) => there.has(part));
+  const known = new Set(said.map(({ part }) => part));
+  const hidden = attempt.controls
+    .filter((c) => c.hidden && !known.has(`control:${c.id}`))
+    .map((c): Evidence => ({ part: `control:${c.id}`, how: 'hidden', proof: null }));
+  return [...said, ...hidden];
+};
+
+/** A detail that another camera should show. */
+export type AngleNeeded = {
+  readonly attemptId: string;
+  readonly part: PartId;
+  readonly how: EvidenceHow;
+  /** The frame to look at, on the attempt's own camera. */ readonly at: Instant;
+};
+
+const instantOf = (attempt: Attempt, part: PartId): Instant => {
+  const [kind, id] = part.split(':');
+  const commit = attempt.commit ?? attempt.start;
+  switch (kind) {
+    case 'state':
+      return attempt.start;
+    case 'control':
+      return attempt.controls.find((c) => c.id === id)?.gained ?? commit;
+    case 'reaction':
+      return attempt.reactions.find((r) => r.id === id)?.at ?? commit;
+    case 'fact': {
+      const when = attempt.facts.find((f) => f.id === id)?.when;
+      return when === 'end' ? attempt.end : when === 'commit' ? commit : attempt.start;
+    }
+    case 'finish':
+    case 'result':
+      return attempt.end;
+    default:
+      return commit;
+  }
+};
+
+/** Everything that is said though nobody could see it and nothing proves it. */
+export const anglesNeeded = (attempts: readonly Attempt[]): readonly AngleNeeded[] =>
+  attempts.flatMap((attempt) =>
+    evidenceOf(attempt)
+      .filter(({ how, proof }) => UNSEEN.has(how) && proof === null)
+      .map(({ part, how }): AngleNeeded => ({ attemptId: attempt.id, part, how, at: instantOf(attempt, part) })),
+  );
+
+/** What is known of how details are known, with one more; what was said of the same detail goes. Seen without a proof is what goes without saying. */
+export const withEvidence = (all: readonly Evidence[], evidence: Evidence): readonly Evidence[] => [
+  ...all.filter(({ part }) => part !== evidence.part),
+  ...(evidence.how === 'seen' && evidence.proof === null ? [] : [evidence]),
+];

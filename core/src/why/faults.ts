@@ -1,0 +1,45 @@
+import { factSlot, valuesOf, type Alternative, type Attempt, type FactUse } from '../attempts/index.js';
+import type { Words } from '../vocabulary/index.js';
+
+/** What cannot be so among facts and alternatives, by where it stands. */
+export type WhyFault =
+  | { readonly path: string; readonly is: 'no value'; readonly all: readonly string[] }
+  | { readonly path: string; readonly is: 'impossible' | 'twice' }
+  | { readonly path: string; readonly is: 'too early'; readonly after: 'start' | 'from' };
+
+/** Facts of words that are known: each with a value of its word, a side only where it has sides, about nobody alone where it is about both, and each said once. */
+export const factFaults = (facts: readonly FactUse[], words: Words): readonly WhyFault[] => {
+  const seen = new Set<string>();
+  return facts.flatMap((fact, i): WhyFault[] => {
+    const word = words.get('fact', fact.fact);
+    if (!word) return [];
+    const values = valuesOf(word).map(({ key }) => key);
+    const path = `facts.${i}`;
+    const slot = factSlot(fact);
+    const isTwice = seen.has(slot);
+    seen.add(slot);
+    return [
+      ...(values.includes(fact.value) ? [] : [{ path: `${path}.value`, is: 'no value', all: values } as const]),
+      ...(fact.side !== null && !word.sided ? [{ path: `${path}.side`, is: 'impossible' } as const] : []),
+      ...((word.whose === 'both') === (fact.whose === 'both')
+        ? []
+        : [{ path: `${path}.whose`, is: 'impossible' } as const]),
+      ...(isTwice ? [{ path, is: 'twice' } as const] : []),
+    ];
+  });
+};
+
+/** Alternatives: only the other side reacts, and what was there until an instant was not gone before the attempt began, nor before it was there. */
+export const alternativeFaults = (
+  alternatives: readonly Alternative[],
+  { start }: Pick<Attempt, 'start'>,
+): readonly WhyFault[] =>
+  alternatives.flatMap(({ by, isAction, from, until }, i): WhyFault[] => [
+    ...(by === 'subject' && !isAction ? [{ path: `alternatives.${i}.isAction`, is: 'impossible' } as const] : []),
+    ...(until && until.frame < start.frame
+      ? [{ path: `alternatives.${i}.until`, is: 'too early', after: 'start' } as const]
+      : []),
+    ...(until && from && until.frame < from.frame
+      ? [{ path: `alternatives.${i}.until`, is: 'too early', after: 'from' } as const]
+      : []),
+  ]);

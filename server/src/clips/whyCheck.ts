@@ -1,0 +1,77 @@
+import {
+  alternativeFaults,
+  becauseIn,
+  circleIn,
+  factFaults,
+  partsOf,
+  type Attempt,
+  type WhyFault,
+  type Words,
+} from '@odograph/core';
+import type { AttemptFields, FieldFault, WrongField } from '@odograph/core/contract';
+import type { Edit } from '../changes/edit.js';
+import { Refused, invalid } from '../errors/refused.js';
+
+const faultOf = (fault: WhyFault): FieldFault => {
+  switch (fault.is) {
+    case 'no value':
+      return { code: 'not-one-of', facts: { all: fault.all } };
+    case 'impossible':
+      return { code: 'not-possible' };
+    case 'twice':
+      return { code: 'twice' };
+    case 'too early':
+      return { code: 'not-after', facts: { field: fault.after } };
+  }
+};
+
+/** Refuses facts that their words don't have, and alternatives that were over before they began. `after` is the attempt as the request leaves it. */
+export const checkWhy = (
+  fields: Partial<AttemptFields>,
+  after: Pick<Attempt, 'facts' | 'alternatives' | 'start'>,
+  words: Words,
+  prefix: string,
+): void => {
+  const faults = [
+    ...(fields.facts ? factFaults(after.facts, words) : []),
+    ...(fields.alternatives ? alternativeFaults(after.alternatives, after) : []),
+  ];
+  const wrong = faults.map((f): WrongField => ({ field: `${prefix}.${f.path}`, fault: faultOf(f) }));
+  if (wrong.length) throw new Refused({ code: 'invalid', facts: { fields: wrong } });
+};
+
+/**
+ * Refuses links between details that aren't there or are of other footage, from a detail to itself, and such as would lead round in a circle; and proofs by cameras
+ * or clips that are none of this footage. `others` gives the other attempts of the footage that have links.
+ */
+export const checkLinks = async (
+  edit: Edit,
+  fields: Partial<AttemptFields>,
+  after: Attempt,
+  others: () => Promise<readonly Pick<Attempt, 'id' | 'links'>[]>,
+  prefix: string,
+): Promise<void> => {
+  for (const [i, { from, to }] of (fields.links ?? []).entries()) {
+    const at = `${prefix}.links.${i}`;
+    if (from.attemptId === to.attemptId && from.part === to.part) throw invalid(`${at}.to`, { code: 'itself' });
+    for (const [end, ref] of [
+      ['from', from],
+      ['to', to],
+    ] as const) {
+      const other = ref.attemptId === null ? after : await edit.find('attempt', ref.attemptId);
+      if (other?.footageId !== after.footageId) throw invalid(`${at}.${end}`, { code: 'other-footage' });
+      if (!partsOf(other).includes(ref.part))
+        throw invalid(`${at}.${end}`, { code: 'not-here', facts: { what: 'detail' } });
+    }
+  }
+  if (fields.links?.length) {
+    const circle = circleIn(becauseIn([...(await others()).filter(({ id }) => id !== after.id), after]));
+    if (circle) throw invalid(`${prefix}.links`, { code: 'circle', facts: { through: circle } });
+  }
+  for (const [i, { proof }] of (fields.evidence ?? []).entries()) {
+    if (!proof) continue;
+    const angleId = proof.kind === 'frame' ? proof.angleId : (await edit.find('clip', proof.clipId))?.angleId;
+    const angle = angleId === undefined ? undefined : await edit.find('angle', angleId);
+    if (angle?.footageId !== after.footageId) throw invalid(`${prefix}.evidence.${i}.proof`, { code: 'other-footage' });
+  }
+};

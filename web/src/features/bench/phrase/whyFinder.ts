@@ -1,0 +1,93 @@
+import {
+  entryChoices,
+  knownChoices,
+  linkFinder,
+  otherWayChoices,
+  placeChoices,
+  reasonChoices,
+  type Alternative,
+  type Attempt,
+  type Known,
+  type OtherWay,
+  type Sayable,
+  type ToldLink,
+  type Words,
+} from '@odograph/core';
+import { among, type Found } from '../../../design/fields.js';
+import { WHY_TEXT as T } from './phrase.text.js';
+
+/** What may be said behind an attempt: something else that was there, what made what possible, how a detail is known, and more about what was said last. */
+export type WhySaid =
+  | { readonly is: 'other way'; readonly way: OtherWay }
+  | { readonly is: 'why not'; readonly why: string }
+  | { readonly is: 'until' }
+  | { readonly is: 'opens'; readonly opens: NonNullable<Alternative['opens']> }
+  | { readonly is: 'text'; readonly text: string }
+  | { readonly is: 'link'; readonly link: ToldLink }
+  | { readonly is: 'guess' }
+  | { readonly is: 'known'; readonly known: Known }
+  | { readonly is: 'proof' }
+  | { readonly is: 'form'; readonly form: string };
+
+const as = <T>(choices: readonly Sayable<T>[], of: (value: T) => WhySaid): readonly Sayable<WhySaid>[] =>
+  choices.map(({ value, ...said }) => ({ ...said, value: of(value) }));
+
+/** More about the alternative that was told last. */
+const aboutAlternative = (words: Words): readonly Sayable<WhySaid>[] => [
+  ...as(
+    reasonChoices(words).map(({ value, texts }) => ({ value, texts: texts.flatMap((t) => [T.tooLate(t), t]) })),
+    (why) => ({ is: 'why not', why }),
+  ),
+  { value: { is: 'until' }, texts: [T.until, 'until here', 'until now', 'till here', 'till now'] },
+  ...as(
+    placeChoices(words).map(({ value, texts }) => ({ value, texts: texts.map(T.opens) })),
+    (state) => ({ is: 'opens', opens: { kind: 'state', ...state } }),
+  ),
+  ...as(
+    entryChoices(words, null).map(({ value, texts }) => ({ value, texts: texts.map(T.opens) })),
+    (action) => ({ is: 'opens', opens: { kind: 'action', action } }),
+  ),
+];
+
+const MOST_FOUND = 8;
+/** Shortest form of an entry that is taken, in letters behind *by*. */
+const LEAST_FORM = 3;
+/** What only is as it is typed: how the entry was done (*by sitting up*), and in quotes why an alternative was not taken. */
+const asTyped = (typed: string, attempt: Attempt): readonly Found<WhySaid>[] => {
+  const text = typed.trim();
+  const found = (value: WhySaid, name: string): readonly Found<WhySaid>[] => [{ value, name, via: name }];
+  if (/^by\s/i.test(text) && text.length >= 3 + LEAST_FORM)
+    return found({ is: 'form', form: text.toLowerCase() }, T.by(text.toLowerCase()));
+  const quoted = text.replace(/^["“']+|["”']+$/g, '').trim();
+  return /^["“']/.test(text) && quoted && attempt.alternatives.length
+    ? found({ is: 'text', text: quoted }, T.quoted(quoted))
+    : [];
+};
+
+/** Finds what may be said behind an attempt. `before` is the attempt before it, whose details may have made something possible here. */
+export const whyFinder = (
+  attempt: Attempt,
+  before: Attempt | undefined,
+  words: Words,
+): ((typed: string) => readonly Found<WhySaid>[]) => {
+  const find = among<WhySaid>([
+    ...(attempt.alternatives.length ? aboutAlternative(words) : []),
+    ...as(otherWayChoices(words), (way) => ({ is: 'other way', way })),
+    ...(attempt.links.length ? [{ value: { is: 'guess' } as const, texts: [T.guess, 'perhaps', 'guess'] }] : []),
+    ...as(knownChoices(attempt, words), (known) => ({ is: 'known', known })),
+    ...(attempt.evidence.length
+      ? [{ value: { is: 'proof' } as const, texts: [T.proof, 'proof', 'shown here', 'seen here'] }]
+      : []),
+  ]);
+  const links = linkFinder(attempt, before, words);
+  return (typed) => {
+    const said = asTyped(typed, attempt);
+    if (typed.trim() === '' || said.length) return said;
+    const linked = links(typed).map(({ link, text }): Found<WhySaid> => ({
+      value: { is: 'link', link },
+      name: text,
+      via: text,
+    }));
+    return [...linked, ...find(typed)].slice(0, MOST_FOUND);
+  };
+};
