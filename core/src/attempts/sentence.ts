@@ -99,7 +99,7 @@ export const sayAttempt = (
   return [
     part('who', '', athletes[attempt.subject], ''),
     part('from', 'from', attempt.state ? placeName(stateId(attempt.state), words) : undefined, 'a place not said'),
-    ...optional('facts', ',', facts.length ? [facts.join(', ')] : []),
+    ...optional('facts', '', facts.length ? [facts.join(', ')] : []),
     ...optional('grips', 'with', holds('subject')),
     ...optional('theirGrips', 'while they have', holds('opponent')),
     part(

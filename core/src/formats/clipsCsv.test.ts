@@ -1,12 +1,13 @@
 import { describe, expect, test } from '@jest/globals';
-import type { Attempt, Clip } from '../attempts/index.js';
+import { BARE_ALTERNATIVE, type Attempt, type Clip } from '../attempts/index.js';
 import type { MediaFile } from '../footage/index.js';
 import { BARE_CLIP } from '../rows/index.js';
 import type { Library } from '../library/index.js';
 import { FOOTAGE, LOGGED } from '../testing/workedExamples.js';
 import { timeTable } from '../timecode/index.js';
 import { shippedWords } from '../vocabulary/index.js';
-import { clipsCsv, guessMapping, readClips, readCsv, type ReadClip } from './index.js';
+import { evidenceOf, sayPart } from '../why/index.js';
+import { attemptRead, clipsCsv, guessMapping, readClips, readCsv, type ReadClip } from './index.js';
 
 const words = shippedWords();
 const table = timeTable(
@@ -117,6 +118,37 @@ describe('clips as a list', () => {
       });
     });
     expect(rows.length).toBe(attempts.length);
+  });
+
+  test('when it is told why it went so, that should come back, each detail known as it was', () => {
+    const attempt: Attempt = {
+      ...attempts[0]!,
+      facts: [{ id: 'f', fact: 'knees-inside', value: 'one', side: 'left', whose: 'opponent', when: 'commit' }],
+      alternatives: [
+        { ...BARE_ALTERNATIVE, id: 'x', by: 'opponent', what: 'hips-out', isAction: false, why: 'late' },
+        { ...BARE_ALTERNATIVE, id: 'y', by: 'subject', what: 'armlock', isAction: true },
+      ],
+    };
+    const told: Attempt = {
+      ...attempt,
+      evidence: [
+        { part: 'result', how: 'felt', proof: null },
+        { part: 'fact:f', how: 'partly', proof: null },
+        { part: `reaction:${attempt.reactions[0]!.id}`, how: 'hidden', proof: null },
+      ],
+    };
+    const footage = footageOf(told);
+    const list = clipsCsv([{ clip: clips[0]!, attempt: told, footage, table, camera: 'hall.mp4' }], library, words);
+    const [row] = read(list, { ...library, attempts: [], clips: [] });
+    expect(row!.notUnderstood).toEqual([]);
+    if (row?.does !== 'makes') throw new Error('it makes nothing');
+    let next = 0;
+    const again = attemptRead(row.attempt, attempts[0]!, () => `new ${next++}`);
+    expect(again.facts.map(withoutId)).toEqual(told.facts.map(withoutId));
+    expect(again.alternatives.map(withoutId)).toEqual(told.alternatives.map(withoutId));
+    expect(evidenceOf(again).map(({ part, how }) => [sayPart(again, part, words), how])).toEqual(
+      told.evidence.map(({ part, how }) => [sayPart(told, part, words), how]),
+    );
   });
 
   test('when the same list is read again, nothing should be made twice', () => {

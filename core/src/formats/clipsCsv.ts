@@ -7,9 +7,12 @@ import {
   placeName,
   sayControl,
   stateId,
+  type Alternative,
   type Attempt,
   type Clip,
   type Control,
+  type Evidence,
+  type FactUse,
   type Finish,
   type ReactionUse,
   type ReasonUse,
@@ -32,7 +35,9 @@ import {
 } from '../phrase/index.js';
 import { frameOfText, timecode, type TimeTable } from '../timecode/index.js';
 import { asCompared, type Sayable, type Words } from '../vocabulary/index.js';
+import { finder, whyFinders, whyTexts } from './clipsWhy.js';
 import { saysYes, writeCsv, type Table } from './csv.js';
+import { numbered, type ReadAttempt } from './readAttempt.js';
 
 /** The columns of a list of clips: what each is called, and what it may be called in other people's lists. */
 export const CLIP_COLUMNS = {
@@ -51,6 +56,9 @@ export const CLIP_COLUMNS = {
   result: ['result', 'outcome'],
   depth: ['how far', 'depth'],
   why: ['why', 'reason', 'because'],
+  facts: ['how they stood', 'facts', 'stood'],
+  alternatives: ['what else was there', 'alternatives', 'could have'],
+  evidence: ['how it’s known', 'evidence', 'known'],
   note: ['note', 'notes', 'comment'],
 } as const;
 export type ClipColumn = keyof typeof CLIP_COLUMNS;
@@ -102,6 +110,7 @@ export const clipsCsv = (clips: readonly ListedClip[], library: Pick<Library, 'p
     COLUMNS.map((column) => CLIP_COLUMNS[column][0]),
     clips.map(({ clip, attempt, footage, table, camera }): readonly string[] => {
       const word = words.action(attempt.action ?? '');
+      const why = whyTexts(attempt, words);
       const cells: Record<ClipColumn, string> = {
         footage: footage.title,
         camera,
@@ -118,25 +127,14 @@ export const clipsCsv = (clips: readonly ListedClip[], library: Pick<Library, 'p
         result: attempt.result ? RESULT_WORDS[attempt.result] : '',
         depth: attempt.depth !== null && word ? depthWord(word, attempt.depth) : '',
         why: listText(attempt.reasons.map((r) => words.name('reason', r.reason))),
+        facts: listText(why.facts),
+        alternatives: listText(why.alternatives),
+        evidence: listText(why.evidence),
         note: clip.note,
       };
       return COLUMNS.map((column) => cells[column]);
     }),
   );
-};
-
-/** What a line says of its attempt, without ids. */
-export type ReadAttempt = {
-  readonly subject: Subject;
-  readonly state: State | null;
-  readonly action: string | null;
-  readonly intent: Attempt['intent'];
-  readonly result: Result | null;
-  readonly depth: number | null;
-  readonly finish: Finish | null;
-  readonly controls: readonly Omit<Control, 'id'>[];
-  readonly reactions: readonly Omit<ReactionUse, 'id'>[];
-  readonly reasons: readonly Omit<ReasonUse, 'id'>[];
 };
 
 /** What a line of a list of clips would make, or why it makes nothing. */
@@ -163,13 +161,6 @@ export type ReadClip = {
 );
 
 type Finder<T> = (text: string) => T | undefined;
-/** Finds what is called exactly so: precision before recall, since nobody looks at each cell. */
-const finder = <T>(choices: readonly Sayable<T>[]): Finder<T> => {
-  const byText = new Map<string, T>();
-  for (const { value, texts } of choices)
-    for (const text of texts) if (!byText.has(asCompared(text))) byText.set(asCompared(text), value);
-  return (text) => byText.get(asCompared(text));
-};
 
 /** Finds what is called exactly so; otherwise what the line's reader takes it for, where that is certain and nothing is left over. */
 const orRead =
@@ -214,6 +205,8 @@ const findersFor = (words: Words) => ({
   reaction: orRead(finder(reactionChoices(words)), 'reaction', words, (m) =>
     m.part === 'reaction' && !m.isAction ? m.what : undefined,
   ),
+  facts: whyFinders(words),
+  behind: whyFinders(words),
   why: orRead(finder(reasonChoices(words)), 'reason', words, (m) => (m.part === 'reason' ? m.reason : undefined)),
 });
 
@@ -289,7 +282,7 @@ const attemptIn = (cells: Cells, subject: Subject, find: ReturnType<typeof finde
   const action = cells.one('entry', find.entry);
   const word = words.action(action ?? '');
   const bait = cells.text('bait');
-  return {
+  const read: ReadAttempt = {
     subject,
     state: cells.one('from', find.from),
     action,
@@ -305,7 +298,11 @@ const attemptIn = (cells: Cells, subject: Subject, find: ReturnType<typeof finde
       return counter === undefined ? undefined : { what: counter, isAction: true, ...BARE_REACTION };
     }),
     reasons: cells.several('why', find.why).map((reason, i) => ({ reason, main: i === 0 })),
+    facts: cells.several('facts', find.behind.fact),
+    alternatives: cells.several('alternatives', find.behind.alternative),
+    evidence: [],
   };
+  return { ...read, evidence: cells.several('evidence', find.behind.evidence(numbered(read))) };
 };
 
 /**

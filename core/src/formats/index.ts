@@ -1,3 +1,4 @@
+export { attemptRead } from './readAttempt.js';
 export { readCaptions, type Caption } from './captions.js';
 export { toGraphml } from './graphml.js';
 export { harmless, readCsv, writeCsv, type Table } from './csv.js';

@@ -13,6 +13,7 @@ export {
   type Here,
 } from './choices.js';
 export {
+  COULD,
   factChoices,
   holdDetailChoices,
   knownChoices,

@@ -84,7 +84,8 @@ export const holdDetailChoices = (target: string, words: Words): readonly Sayabl
 
 /** What somebody could have done instead. */
 export type OtherWay = { readonly by: 'subject' | 'opponent'; readonly what: string; readonly isAction: boolean };
-const COULD: Readonly<Record<OtherWay['by'], readonly string[]>> = {
+/** How it is said that somebody could have done something else. */
+export const COULD: Readonly<Record<OtherWay['by'], readonly string[]>> = {
   opponent: ['they could have', 'they should have', 'could have'],
   subject: ['we could have', 'we should have', 'should have'],
 };

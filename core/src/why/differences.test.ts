@@ -16,7 +16,7 @@ describe('two tries of one thing', () => {
     expect(differences.filter((d) => d.is !== 'same')).toEqual([
       { of: 'state', is: 'other', first: 'mount, top', second: 'armlock hold, attacker' },
       { of: 'reaction', is: 'only first', first: 'clasp the hands', second: null },
-      { of: 'depth', is: 'other', first: '2', second: '4' },
+      { of: 'depth', is: 'other', first: 'tight', second: 'finished' },
       { of: 'result', is: 'other', first: 'partly', second: 'worked' },
     ]);
     expect(cameWith(differences).map((d) => d.of)).toEqual(['state', 'reaction']);

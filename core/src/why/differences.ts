@@ -1,5 +1,6 @@
 import {
   controlKey,
+  depthWord,
   factSlot,
   isHeldAt,
   normaliseSides,
@@ -40,6 +41,12 @@ export type Difference = {
 /** A detail as it is compared: by `slot` it finds its other, by `value` it is equal to it. */
 type Detail = { readonly of: Compared; readonly slot: string; readonly value: string; readonly text: string };
 
+/** How far it came, in the words of its action's ladder. */
+const rung = ({ action, depth }: Attempt, words: Words): string => {
+  const word = words.action(action ?? '');
+  return word && depth !== null ? depthWord(word, depth) : String(depth);
+};
+
 const detailsOf = (told: Attempt, words: Words): readonly Detail[] => {
   // sides as seen with the leading side right: a thing done on the other side is the same thing
   const attempt = normaliseSides(told);
@@ -77,7 +84,7 @@ const detailsOf = (told: Attempt, words: Words): readonly Detail[] => {
       value: e.cause,
       text: e.what === null ? 'a mistake' : words.name('reason', e.what),
     })),
-    ...one('depth', attempt.depth === null ? null : String(attempt.depth), String(attempt.depth)),
+    ...one('depth', attempt.depth === null ? null : String(attempt.depth), rung(attempt, words)),
     ...one('result', attempt.result, attempt.result === null ? '' : RESULT_WORDS[attempt.result]),
   ];
 };

@@ -1,4 +1,4 @@
-export { partsOf, sayPart } from './parts.js';
+export { linksTold, partsOf, sayLink, sayPart } from './parts.js';
 export {
   becauseIn,
   becauseOf,

@@ -8,7 +8,9 @@ import {
   sayReaction,
   stateId,
   type Attempt,
+  type BecauseLink,
   type PartId,
+  type PartRef,
 } from '../attempts/index.js';
 import type { Words } from '../vocabulary/index.js';
 
@@ -75,4 +77,27 @@ export const sayPart = (attempt: Attempt, part: PartId, words: Words): string | 
       return listedPart(attempt, kind!, id ?? '', words);
     }
   }
+};
+
+const GONE = 'something that’s no longer told';
+/** A link of an attempt in words: *frame prevents knee slice*; details of other attempts are found among `attempts`. */
+export const sayLink = (
+  { from, to, kind, isSure }: Omit<BecauseLink, 'id'>,
+  own: Attempt,
+  attempts: readonly Attempt[],
+  words: Words,
+): string => {
+  const say = ({ attemptId, part }: PartRef): string => {
+    const of = attemptId === null ? own : attempts.find((a) => a.id === attemptId);
+    return (of && sayPart(of, part, words)) ?? GONE;
+  };
+  return `${isSure ? '' : 'perhaps '}${say(from)} ${kind} ${say(to)}`;
+};
+
+/** The links of an attempt whose own details are still told. */
+export const linksTold = (attempt: Attempt): readonly BecauseLink[] => {
+  const here = new Set(partsOf(attempt));
+  return attempt.links.filter(({ from, to }) =>
+    [from, to].every(({ attemptId, part }) => attemptId !== null || here.has(part)),
+  );
 };

@@ -1,6 +1,16 @@
 import { Box } from '@chakra-ui/react';
 import type { SaidPart } from '@odograph/core';
 
+/** What stands before a part, where that is no semicolon. */
+const BEFORE: Partial<Record<SaidPart['part'], string>> = {
+  from: ' ',
+  facts: ', ',
+  grips: ' ',
+  theirGrips: ' ',
+  entry: ', ',
+  result: ', ',
+};
+
 /** An attempt read back as one sentence; parts that were not said stand out, and those that only follow are dotted. */
 export const Sentence = ({
   said,
@@ -11,14 +21,7 @@ export const Sentence = ({
 }): React.JSX.Element => (
   <span>
     {said.map((part, i) => {
-      const before =
-        i === 0
-          ? ''
-          : part.part === 'from' || part.part === 'grips'
-            ? ' '
-            : part.part === 'entry' || part.part === 'result'
-              ? ', '
-              : '; ';
+      const before = i === 0 ? '' : (BEFORE[part.part] ?? '; ');
       return (
         <span key={part.part}>
           {before}

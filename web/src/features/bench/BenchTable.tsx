@@ -11,6 +11,7 @@ import { ClipsHere } from './list/index.js';
 import { useMarkRoom } from './marks/index.js';
 import { usePhraseRoom, useTelling } from './phrase/index.js';
 import { PictureHere, usePictureRoom } from './picture/index.js';
+import { useReasonsRoom } from './reasons/index.js';
 import { useStretchRoom } from './stretches/index.js';
 
 /** Room for a sentence of two lines and what stands under it, in pixels. */
@@ -34,6 +35,7 @@ export const BenchTable = ({
   const marks = useMarkRoom(desk);
   const clip = useClipRoom(desk);
   const board = useBoardRoom(desk);
+  const reasons = useReasonsRoom(desk);
   const telling = useTelling(desk);
   const { fresh, onTaken, lookAt } = clip.cutting;
   const beside = { telling, fresh, onTaken, onSame: lookAt, onGrips: board.onGrips, detail: clip.detail };
@@ -44,6 +46,7 @@ export const BenchTable = ({
     clock.room,
     stretches.room,
     marks.room,
+    reasons,
     clip.room,
     board.room,
     phrase,

@@ -10,9 +10,10 @@ import * as LIST from './list/list.text.js';
 import * as MARKS from './marks/marks.text.js';
 import * as PHRASE from './phrase/phrase.text.js';
 import * as PICTURE from './picture/picture.text.js';
+import * as REASONS from './reasons/reasons.text.js';
 import * as STRETCHES from './stretches/stretches.text.js';
 
-const ROOMS = [BOARD, CAMERAS, CLIP, CLOCK, COURSE, DESK, LIST, MARKS, PHRASE, PICTURE, STRETCHES];
+const ROOMS = [BOARD, CAMERAS, CLIP, CLOCK, COURSE, DESK, LIST, MARKS, PHRASE, PICTURE, REASONS, STRETCHES];
 
 describe('texts of the bench', () => {
   test('when a text names a key, it should be one that does something', () => {

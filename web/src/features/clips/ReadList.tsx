@@ -3,6 +3,7 @@ import {
   BARE_CLIP,
   CLIP_COLUMNS,
   NEEDED_COLUMNS,
+  attemptRead,
   draftAttempt,
   guessMapping,
   ptsOf,
@@ -31,21 +32,12 @@ const SHOWN = 200;
 
 const attemptOf = (row: Makes, table: TimeTable): Attempt => {
   const at = (frame: number) => ({ frame, pts: ptsOf(table, frame) });
-  const { controls, reactions, reasons, ...said } = row.attempt;
-  return {
-    ...draftAttempt({
-      id: newId(),
-      footageId: row.footage.id,
-      angleId: row.angleId,
-      subject: said.subject,
-      start: at(row.inFrame),
-      end: at(row.outFrame),
-    }),
-    ...said,
-    controls: controls.map((c) => ({ id: newId(), ...c })),
-    reactions: reactions.map((r) => ({ id: newId(), ...r })),
-    reasons: reasons.map((r) => ({ id: newId(), ...r })),
-  };
+  const { footage, angleId, attempt } = row;
+  const draft = draftAttempt({
+    ...{ id: newId(), footageId: footage.id, angleId, subject: attempt.subject },
+    ...{ start: at(row.inFrame), end: at(row.outFrame) },
+  });
+  return attemptRead(attempt, draft, newId);
 };
 
 const madeOf = (row: Makes, table: TimeTable): MadeClip => {

@@ -16,6 +16,9 @@ export const COLUMN_TEXT: Record<ClipColumn, string> = {
   result: 'result',
   depth: 'how far',
   why: 'why',
+  facts: 'how they stood',
+  alternatives: 'what else was there',
+  evidence: 'how it’s known',
   note: 'note',
 };
 

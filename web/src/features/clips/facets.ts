@@ -1,13 +1,19 @@
 import {
+  COULD,
+  EVIDENCE_WORDS,
   depthWord,
   detailChoices,
+  evidenceOf,
   foldPlace,
   gripsAtCommit,
   placeName,
   readPlace,
   resultChoices,
+  sayFact,
   type ActionKind,
   type Control,
+  type EvidenceHow,
+  type FactUse,
   type PlaceId,
   type Words,
 } from '@odograph/core';
@@ -148,6 +154,38 @@ const LIST = [
     valuesOf: (v) => [...new Set(v.attempt.reactions.flatMap((r) => r.quality ?? []))],
     textsOf: (value) =>
       detailChoices().find(({ value: v }) => v.kind === 'quality' && v.quality === value)?.texts ?? [value],
+  },
+  {
+    key: 'fact',
+    label: 'How they stood',
+    lead: 'with',
+    any: 'any stance',
+    valuesOf: (v) => [...new Set(v.attempt.facts.map(({ fact, value, whose }) => `${fact} ${value} ${whose}`))],
+    textsOf: (key, words) => {
+      const [fact, value, whose] = key.split(' ') as [string, string, FactUse['whose']];
+      return [sayFact({ fact, value, whose, side: null, when: 'start' }, words)];
+    },
+  },
+  {
+    key: 'alternative',
+    label: 'What else was there',
+    lead: 'where',
+    any: 'anything else was there',
+    valuesOf: (v) => [
+      ...new Set(v.attempt.alternatives.map((a) => `${a.by} ${a.isAction ? 'action' : 'reaction'} ${a.what}`)),
+    ],
+    textsOf: (key, words) => {
+      const [by, kind, what] = key.split(' ') as [keyof typeof COULD, 'action' | 'reaction', string];
+      return COULD[by].map((could) => `${could} ${words.name(kind, what)}`);
+    },
+  },
+  {
+    key: 'how',
+    label: 'How it’s known',
+    lead: 'with something',
+    any: 'known in any way',
+    valuesOf: (v) => [...new Set(evidenceOf(v.attempt).map(({ how }) => how))],
+    textsOf: (value) => [EVIDENCE_WORDS[value as EvidenceHow]],
   },
   {
     key: 'result',

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { BARE_HOLD, BARE_REACTION, matchWords, shippedWords, type Attempt } from '@odograph/core';
+import { BARE_ALTERNATIVE, BARE_HOLD, BARE_REACTION, matchWords, shippedWords, type Attempt } from '@odograph/core';
 import { attemptWith, libraryWith } from '../../../test/library.js';
 import { clipViews } from '../library/index.js';
 import { FACETS, facetOf, type FacetKey } from './facets.js';
@@ -38,7 +38,9 @@ const library = libraryWith([
     result: 'failed',
     depth: 2,
     finish: { kind: 'submission', submission: 'straight-armlock', won: true },
-    controls: [hold('b', 'wrist', false), hold('c', 'elbow', false)],
+    controls: [hold('b', 'wrist', false), { ...hold('c', 'elbow', false), hidden: true }],
+    facts: [{ id: 'f', fact: 'hips', value: 'mat', side: null, whose: 'opponent', when: 'start' }],
+    alternatives: [{ ...BARE_ALTERNATIVE, id: 'x', by: 'opponent', what: 'hips-out', isAction: false }],
     reasons: [{ id: 's', reason: 'grip-lost', main: true }],
     start: { frame: 20, pts: 20 },
     end: { frame: 24, pts: 24 },
@@ -80,6 +82,11 @@ describe('which clips are shown', () => {
     [{ reaction: 'posts' }, '1'],
     [{ quality: 'late' }, '1'],
     [{ quality: 'right' }, ''],
+    [{ fact: 'hips mat opponent' }, '2'],
+    [{ fact: 'hips mat subject' }, ''],
+    [{ alternative: 'opponent reaction hips-out' }, '2'],
+    [{ how: 'hidden' }, '2'],
+    [{ how: 'felt' }, ''],
     [{ result: 'failed' }, '2'],
     [{ depth: 'submission:2' }, '2'],
     [{ reason: 'grip-lost' }, '2'],
@@ -139,6 +146,9 @@ describe('which clips are shown', () => {
     ['finish', 'juji gatame', 'won:straight-armlock'],
     ['reaction', 'hand to the mat', 'posts'],
     ['quality', 'too late', 'late'],
+    ['fact', 'their hips on the mat', 'hips mat opponent'],
+    ['alternative', 'they should have hip out', 'opponent reaction hips-out'],
+    ['how', 'not seen', 'hidden'],
     ['athlete', 'abara', 'sten'],
     ['result', 'worked', 'success'],
     ['result', 'no', 'failed'],

@@ -1,5 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import {
+  EVIDENCE_WORDS,
+  anglesNeeded,
   asCompared,
   doubtQueue,
   entryChoices,
@@ -10,8 +12,12 @@ import {
   reasonChoices,
   resultChoices,
   sayControl,
+  sayPart,
   settled,
+  withEvidence,
   wordOfAction,
+  type AngleNeeded,
+  type Attempt,
   type DoubtField,
   type DoubtGroup,
   type Settling,
@@ -161,22 +167,66 @@ const Group = ({ group }: { readonly group: DoubtGroup }): React.JSX.Element => 
   );
 };
 
+/** A detail that is told though nobody can see it: where to look, and what to do about it. */
+const Needed = ({
+  needed,
+  attempt,
+}: {
+  readonly needed: AngleNeeded;
+  readonly attempt: Attempt;
+}): React.JSX.Element => {
+  const words = useWords();
+  const views = useClipViews();
+  const edit = useEdit();
+  const view = views.find((v) => v.attempt.id === attempt.id && v.clip.angleId === attempt.angleId);
+  const seen = (): void => {
+    const { part } = needed;
+    const controls = attempt.controls.map((c) => (part === `control:${c.id}` ? { ...c, hidden: false } : c));
+    const evidence = withEvidence(attempt.evidence, { part, how: 'seen', proof: null });
+    edit({ kind: 'attempt', id: attempt.id, changes: { controls, evidence } });
+  };
+  return (
+    <Box as="li" borderTopWidth="1px" paddingBlock="4" data-testid="angle-needed">
+      <Flex alignItems="baseline" gap="4" wrap="wrap">
+        <Subheading fontSize="21px">
+          {T.needed(sayPart(attempt, needed.part, words) ?? needed.part, EVIDENCE_WORDS[needed.how])}
+        </Subheading>
+        <Action onClick={seen}>{T.seenAfterAll}</Action>
+      </Flex>
+      <Box color="inkSoft">{T.neededHint}</Box>
+      {view && (
+        <Box as="ul" listStyleType="none" marginTop="3">
+          <Case view={view} frame={needed.at.frame} />
+        </Box>
+      )}
+    </Box>
+  );
+};
+
 /** Everything that was left unknown or unsure while breaking down, settled for all it was met in at once. */
 export const Doubts = (): React.JSX.Element => {
   const { attempts } = useLibrary();
   const queue = useMemo(() => doubtQueue(attempts), [attempts]);
+  const needed = useMemo(() => anglesNeeded(attempts), [attempts]);
   return (
     <Box paddingInline={{ base: '4', md: '8' }} paddingBlock="6" maxWidth="1120px">
       <Heading marginBottom="2">{T.title}</Heading>
       <Box color="inkSoft" marginBottom="4">
         {T.lead}
       </Box>
-      {queue.length === 0 ? (
+      {queue.length + needed.length === 0 ? (
         <Box>{T.empty}</Box>
       ) : (
         <Box as="ul" listStyleType="none">
           {queue.map((group) => (
             <Group key={group.key} group={group} />
+          ))}
+          {needed.map((one) => (
+            <Needed
+              key={`${one.attemptId} ${one.part}`}
+              needed={one}
+              attempt={attempts.find((a) => a.id === one.attemptId)!}
+            />
           ))}
         </Box>
       )}

@@ -13,7 +13,7 @@ export const PART_TEXT: Readonly<Record<DoubtField, string>> = {
 
 export const DOUBTS_TEXT = {
   title: 'Doubts',
-  lead: 'What nobody had a word for, and what somebody wasn’t sure of. Settle it once, and it’s settled everywhere it came up.',
+  lead: 'What nobody had a word for, what somebody wasn’t sure of, and what no camera shows yet. Settle it once, and it’s settled everywhere it came up.',
   empty:
     'Nothing to settle. While you break down, a question mark at the end of a word puts it here, and so does a question nobody answered.',
   unknown: (text: string, part: string): string => `“${text}”, ${part}`,
@@ -23,6 +23,9 @@ export const DOUBTS_TEXT = {
   choose: 'which word',
   callIt: 'and use that name from now on',
   stands: 'Keep it as it is',
+  needed: (what: string, how: string): string => `Another angle is needed: ${what} (${how})`,
+  neededHint: 'Open it, go to the camera that shows it, and say “this frame shows it”.',
+  seenAfterAll: 'It can be seen here',
   look: 'Look at it',
   more: (n: number): string => `and ${n} more`,
 } as const;

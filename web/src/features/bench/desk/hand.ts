@@ -6,6 +6,8 @@ export type Edge = 'in' | 'out';
 /** How the attempt of the clip in hand is told now, or what is done with the clip. */
 export type Way =
   | { readonly by: 'parts' | 'board' }
+  /** Why it went as it went; or it lies beside another try. */
+  | { readonly by: 'reasons' | 'tries' }
   | { readonly by: 'line'; readonly typed: string }
   /** One of its edges is dragged. */
   | { readonly by: 'edge'; readonly edge: Edge }
@@ -38,12 +40,15 @@ export const heldIn = (hand: Hand): Held => (hand.is === 'question' ? hand.over 
 /** How the clip in hand is told; undefined where none is, or something is asked. */
 export const wayOf = (hand: Hand): Way | undefined => (hand.is === 'clip' ? hand.way : undefined);
 
-/** What is in hand after a move. The board stays open from one clip to the next. */
+/** What stays open from one clip to the next. */
+const STAYS: ReadonlySet<Way['by']> = new Set(['board', 'reasons', 'tries']);
+
+/** What is in hand after a move. */
 export const handAfter = (hand: Hand, move: HandMove): Hand => {
   const held = heldIn(hand);
   switch (move.does) {
     case 'take':
-      return move.held.is === 'clip' && held.is === 'clip' && held.way.by === 'board'
+      return move.held.is === 'clip' && held.is === 'clip' && STAYS.has(held.way.by)
         ? { ...move.held, way: held.way }
         : move.held;
     case 'tell':

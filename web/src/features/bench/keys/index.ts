@@ -10,6 +10,8 @@ export {
   MARK_LINE_KEYS,
   PHRASE_KEYS,
   PICTURE_KEYS,
+  REASONS_KEYS,
+  TRIES_KEYS,
   hintsWhen,
   stretchHints,
   type Hint,

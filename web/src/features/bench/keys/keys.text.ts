@@ -37,6 +37,8 @@ export const PICTURE_KEYS: readonly Hint[] = [
   { keys: 'H', does: 'holds', press: 'h', when: 'told clip' },
   { keys: 'U', does: 'detail', press: 'u', when: 'told clip' },
   { keys: 'W', does: 'next detail', press: 'w', when: 'told clip' },
+  { keys: 'Y', does: 'why', press: 'y', when: 'told clip' },
+  { keys: 'Q', does: 'beside another try', press: 'q', when: 'told clip' },
   { keys: 'A', does: 'again', press: 'a', when: 'fresh clip' },
   { keys: 'F', does: 'again, failed', press: 'f', when: 'fresh clip' },
   { keys: 'Y', does: 'again, other side', press: 'y', when: 'fresh clip' },
@@ -92,8 +94,8 @@ export const KEY_ACTIONS: readonly { readonly press: string; readonly does: stri
   { press: 'z', does: 'turn over, left for right' },
   { press: 'a', does: 'the same again' },
   { press: 'f', does: 'again, failed' },
-  { press: 'y', does: 'again, other side' },
-  { press: 'q', does: 'same grips' },
+  { press: 'y', does: 'again, other side; of a told clip: why it went so' },
+  { press: 'q', does: 'same grips; of a told clip: beside another try' },
   { press: '=', does: 'what follows is right' },
   { press: 't', does: 'what the clock shows' },
   { press: 'x', does: 'a stretch' },
@@ -156,6 +158,26 @@ export const BOARD_KEYS: readonly Hint[] = [
   { keys: '←', does: '', press: 'ArrowLeft' },
   { keys: '→', does: 'one frame', press: 'ArrowRight' },
   { keys: 'esc', does: 'back to the picture' },
+];
+
+/** Keys that work while the details of an attempt stand one below the other. */
+export const REASONS_KEYS: readonly Hint[] = [
+  { keys: '↑ ↓', does: 'detail' },
+  { keys: 'E', does: 'enables', press: 'e' },
+  { keys: 'V', does: 'prevents', press: 'v' },
+  { keys: 'F', does: 'forces', press: 'f' },
+  { keys: 'X', does: 'exposes', press: 'x' },
+  { keys: 'D', does: 'delays', press: 'd' },
+  { keys: 'enter', does: 'that one', press: 'Enter' },
+  { keys: 'esc', does: 'let it be, back', press: 'Escape' },
+];
+
+/** Keys that work while the clip in hand lies beside another one. */
+export const TRIES_KEYS: readonly Hint[] = [
+  { keys: '↑', does: '', press: 'ArrowUp' },
+  { keys: '↓', does: 'clip', press: 'ArrowDown' },
+  { keys: 'space', does: 'play', press: ' ' },
+  { keys: 'esc', does: 'back to the list', press: 'Escape' },
 ];
 
 /** Keys that work while a mark is in hand and the picture has the hand. */

@@ -2,14 +2,13 @@ import {
   BARE_ALTERNATIVE,
   EVIDENCE_WORDS,
   detailId,
-  partsOf,
+  linksTold,
   sayAlternative,
+  sayLink,
   sayPart,
   withAlternativeDetail,
   withEvidence,
   type Attempt,
-  type BecauseLink,
-  type PartRef,
   type Words,
 } from '@odograph/core';
 import { v7 as newId } from 'uuid';
@@ -28,14 +27,6 @@ export const isWhySaid = ({ alternatives, links, evidence, form }: Attempt): boo
 
 type Changes = Partial<Pick<Attempt, 'alternatives' | 'links' | 'evidence' | 'form'>>;
 
-/** Links whose details are still told; what was taken away since takes its links along once something else is said of them. */
-const told = (attempt: Attempt): readonly BecauseLink[] => {
-  const here = new Set(partsOf(attempt));
-  return attempt.links.filter(({ from, to }) =>
-    [from, to].every(({ attemptId, part }) => attemptId !== null || here.has(part)),
-  );
-};
-
 /** What changes when something is said. Null where it can't be said now: nothing is there that it would be about. */
 const changesBy = (said: WhySaid, { attempt, at }: Saying, shown: Shown | null): Changes | null => {
   const { alternatives, evidence } = attempt;
@@ -48,7 +39,7 @@ const changesBy = (said: WhySaid, { attempt, at }: Saying, shown: Shown | null):
     case 'why not':
       return about({ kind: 'why', why: said.why });
     case 'until': {
-      const instant = at();
+      const instant = at(attempt.start);
       return instant ? about({ kind: 'until', at: instant }) : null;
     }
     case 'opens':
@@ -58,9 +49,9 @@ const changesBy = (said: WhySaid, { attempt, at }: Saying, shown: Shown | null):
         alternatives: alternatives.map((a, i) => (i === alternatives.length - 1 ? { ...a, text: said.text } : a)),
       };
     case 'link':
-      return { links: [...told(attempt), { ...said.link, id: newId(), isSure: true }] };
+      return { links: [...linksTold(attempt), { ...said.link, id: newId(), isSure: true }] };
     case 'guess':
-      return { links: told(attempt).map((l, i, all) => (i === all.length - 1 ? { ...l, isSure: !l.isSure } : l)) };
+      return { links: linksTold(attempt).map((l, i, all) => (i === all.length - 1 ? { ...l, isSure: !l.isSure } : l)) };
     case 'known':
       return { evidence: withEvidence(evidence, { ...said.known, proof: null }) };
     case 'proof': {
@@ -74,12 +65,6 @@ const changesBy = (said: WhySaid, { attempt, at }: Saying, shown: Shown | null):
   }
 };
 
-/** A detail that a link leads to or from, in words. */
-const refText = (ref: PartRef, attempt: Attempt, attempts: readonly Attempt[], words: Words): string => {
-  const of = ref.attemptId === null ? attempt : attempts.find((a) => a.id === ref.attemptId);
-  return (of && sayPart(of, ref.part, words)) ?? T.gone;
-};
-
 type Item = { readonly key: string; readonly text: string; readonly without: Changes };
 /** What is said, each with what is left without it, in the order in which it is told. */
 const itemsOf = (attempt: Attempt, attempts: readonly Attempt[], words: Words): readonly Item[] => [
@@ -91,7 +76,7 @@ const itemsOf = (attempt: Attempt, attempts: readonly Attempt[], words: Words): 
   })),
   ...attempt.links.map((l) => ({
     key: l.id,
-    text: T.link(refText(l.from, attempt, attempts, words), l.kind, refText(l.to, attempt, attempts, words), l.isSure),
+    text: sayLink(l, attempt, attempts, words),
     without: { links: attempt.links.filter((o) => o !== l) },
   })),
   ...attempt.evidence.map((e) => ({

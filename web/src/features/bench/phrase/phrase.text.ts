@@ -159,8 +159,6 @@ export const WHY_TEXT = {
   label: 'What else there was, and why',
   placeholder: 'what else was there',
   more: '+ more',
-  link: (from: string, kind: string, to: string, isSure: boolean): string =>
-    `${isSure ? '' : 'perhaps '}${from} ${kind} ${to}`,
   gone: 'something that’s no longer told',
   known: (what: string, how: string, isProved: boolean): string =>
     `${what}: ${how}${isProved ? ', shown on another camera' : ''}`,
@@ -171,6 +169,7 @@ export const WHY_TEXT = {
   until: 'until this frame',
   tooLate: (reason: string): string => `but ${reason}`,
   opens: (what: string): string => `opens ${what}`,
+  tooEarly: 'This frame is before the attempt starts. Go to where it still would have worked.',
   otherCamera: 'This clip was told on another camera. Go back to that one to set an instant of it.',
 } as const;
 

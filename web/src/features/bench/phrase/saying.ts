@@ -51,8 +51,8 @@ export type Saying = {
   readonly onLine: (typed: string) => void;
   /** Says that a part which only follows is so; nothing where somebody said it. */
   readonly confirm: (field: 'subject' | 'state' | 'action' | 'finish' | 'result') => (() => void) | undefined;
-  /** The instant that is shown; where another camera shows it than the one that the attempt is told on, that is said (`problem`). */
-  readonly at: () => Instant | undefined;
+  /** The instant that is shown; where another camera shows it than the one that the attempt is told on, or it is too early, that is said (`problem`). */
+  readonly at: (from?: Instant) => Instant | undefined;
   readonly problem: string | null;
   /** Keeps that a part is unsure, or that nobody has a word for it. */
   readonly doubt: (field: DoubtField) => (text: string) => void;
@@ -77,10 +77,11 @@ export const useSaying = (
     edit({ kind: 'attempt', id: attempt.id, changes: kept });
   };
   return {
-    at: () => {
+    at: (from) => {
       const instant = now();
-      setProblem(instant ? null : WHY_TEXT.otherCamera);
-      return instant;
+      const isEarly = instant !== undefined && from !== undefined && instant.frame < from.frame;
+      setProblem(isEarly ? WHY_TEXT.tooEarly : instant ? null : WHY_TEXT.otherCamera);
+      return isEarly ? undefined : instant;
     },
     problem,
     attempt: isMirrored ? mirrorAttempt(attempt) : attempt,

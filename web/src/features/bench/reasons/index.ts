@@ -1,0 +1,1 @@
+export { useReasonsRoom } from './useReasonsRoom.js';
