@@ -1,4 +1,4 @@
-import type { FactValue, FactWord, Words } from '../vocabulary/index.js';
+import type { FactValue, FactWord, Role, Words } from '../vocabulary/index.js';
 import type { Side } from './types.js';
 import type { FactUse, FactWhen, FactWhose } from './whyTypes.js';
 
@@ -35,6 +35,14 @@ export const factText = (
     return `${whose === 'subject' && word.whose === 'opponent' ? 'own ' : ''}${ofSide(value.says, side)}`;
   return value.theirs === undefined ? `their ${ofSide(value.says, side)}` : ofSide(value.theirs, side);
 };
+
+/** Whose a fact is where nobody says it: as its word has it, or of who is on top or on the bottom, where `role` says which of the two the subject is. */
+export const bareWhose = (word: Pick<FactWord, 'whose' | 'of'>, role: Role | null): FactWhose =>
+  word.of === undefined || (role !== 'top' && role !== 'bottom')
+    ? word.whose
+    : role === word.of
+      ? 'subject'
+      : 'opponent';
 
 /** A fact in words: *their posture broken*, *right knee inside*, *hips off the mat at the end*. A value that the word has no more reads as it is kept. */
 export const sayFact = (fact: Omit<FactUse, 'id'>, words: Words): string => {

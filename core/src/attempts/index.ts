@@ -36,7 +36,7 @@ export {
   normaliseSides,
   otherSide,
 } from './sides.js';
-export { WHEN_WORDS, factSlot, factText, flipFact, sayFact, valuesOf, withFact } from './facts.js';
+export { WHEN_WORDS, bareWhose, factSlot, factText, flipFact, sayFact, valuesOf, withFact } from './facts.js';
 export { sayAlternative, timeToAct, withAlternativeDetail, type AlternativeDetail } from './alternatives.js';
 export {
   SEEN,

@@ -1,4 +1,4 @@
-import { RESULT_WORDS, depthWord } from '../attempts/index.js';
+import { RESULT_WORDS, depthWord, sayFact } from '../attempts/index.js';
 import type { Words } from '../vocabulary/index.js';
 import type { Meant, PartStatus, PhraseReading, SaidFinish } from './types.js';
 
@@ -91,6 +91,20 @@ const factsOf = (meant: Meant, words: Words, action: string | null): PartFacts =
     }
     case 'reason':
       return { part, term: words.name('reason', meant.reason), key: meant.reason };
+    case 'fact': {
+      const { fact } = meant;
+      return {
+        part,
+        term: sayFact(fact, words),
+        key: `${fact.fact}: ${fact.value}`,
+        side: fact.side,
+        holder: fact.whose,
+      };
+    }
+    case 'alternative': {
+      const { by, what, isAction } = meant.way;
+      return { part, term: words.name(isAction ? 'action' : 'reaction', what), key: what, holder: by };
+    }
   }
 };
 

@@ -59,6 +59,10 @@ export const waysFor = (r: Reading, piece: Piece, words: Words): readonly Way[] 
       return asides.reason(r, said, piece);
     case 'hold':
       return asides.hold(r, said, piece, words);
+    case 'fact':
+      return asides.fact(r, said, words);
+    case 'other way':
+      return asides.otherWay(r, said);
     case 'bait':
       return asides.bait(r);
     case 'result':

@@ -1,3 +1,4 @@
+import { bareWhose, factSlot } from '../attempts/index.js';
 import type { Words } from '../vocabulary/index.js';
 import { chainMarks, isWonWithout, nextAttempt, placed, pointed } from './grammarMarks.js';
 import { holdKey } from './holds.js';
@@ -92,6 +93,29 @@ export const asides = {
         words.target(hold.target)?.grips && r.voice === 'open' && r.pointer !== 'with' ? [['order', 0.8]] : [],
       ),
     );
+  },
+  fact: (r: Reading, said: Extract<Said, { is: 'fact' }>, words: Words): readonly Way[] => {
+    const word = said.isBare ? words.get('fact', said.fact.fact) : undefined;
+    // *closed guard top, posture broken* is one's own
+    const fact = word ? { ...said.fact, whose: bareWhose(word, r.place?.role ?? null) } : said.fact;
+    const what = factSlot(fact);
+    // behind how it went, or *because*, it is why
+    if (r.used.has(what) || r.pointer === 'because' || r.result !== null) return [];
+    const isWith = r.pointer === 'with';
+    return [
+      placed(
+        { part: 'fact', fact },
+        { used: new Set(r.used).add(what), ...(isWith ? { pointer: 'with' as const } : {}) },
+        isWith ? [] : pointed(r, null),
+        r.finish ? [['order', 0.4]] : [],
+      ),
+    ];
+  },
+  otherWay: (r: Reading, { way }: Extract<Said, { is: 'other way' }>): readonly Way[] => {
+    const what = `other way ${way.by} ${way.what}`;
+    return r.used.has(what)
+      ? []
+      : [placed({ part: 'alternative', way }, { used: new Set(r.used).add(what) }, pointed(r, null))];
   },
   bait: (r: Reading): readonly Way[] =>
     r.used.has('bait') || r.action === null

@@ -1,8 +1,17 @@
-import { RESULT_WORDS, depthWord, sayControl, type Attempt, type Finish, type State } from '../attempts/index.js';
+import {
+  RESULT_WORDS,
+  depthWord,
+  sayControl,
+  sayFact,
+  type Attempt,
+  type Finish,
+  type State,
+} from '../attempts/index.js';
 import type { Role, Words } from '../vocabulary/index.js';
 import { readPhrase } from './reader.js';
 import { partsSaid, type SaidParts } from './said.js';
 import type { PhraseContext } from './types.js';
+import { COULD } from './whyChoices.js';
 
 const RESET_WORDS = {
   edge: 'out of bounds',
@@ -39,6 +48,7 @@ const clausesOf = (attempt: Attempt, words: Words): readonly Clause[] => {
   const [state, action, finish, result] = [typed('state'), typed('action'), typed('finish'), typed('result')];
   return [
     ...some('state', state && `from ${lead ? `${lead} ` : ''}${placeText(state, words)}`),
+    ...attempt.facts.map((f): Clause => ({ part: 'facts', text: sayFact(f, words) })),
     ...holds('subject').map((text): Clause => ({ part: 'controls', text: `with ${text}` })),
     ...some('action', action && words.name('action', action)),
     ...some('intent', attempt.intent === 'bait' ? 'as bait' : null),
@@ -53,6 +63,10 @@ const clausesOf = (attempt: Attempt, words: Words): readonly Clause[] => {
     ...attempt.reasons.map(({ reason }): Clause => ({
       part: 'reasons',
       text: `because ${words.name('reason', reason)}`,
+    })),
+    ...attempt.alternatives.map(({ by, what, isAction }): Clause => ({
+      part: 'alternatives',
+      text: `${COULD[by][0]} ${words.name(isAction ? 'action' : 'reaction', what)}`,
     })),
   ];
 };

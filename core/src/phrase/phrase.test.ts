@@ -15,6 +15,7 @@ import { Words, shippedWords, tokens } from '../vocabulary/index.js';
 import {
   WEIGHTS,
   changesSaid,
+  lineOf,
   partsSaid,
   phraseFacts,
   readPhrase,
@@ -202,6 +203,40 @@ describe('lines of gym talk, marked by hand', () => {
       expect(right.some((l) => !judge(l, words, undefined, without).isRight)).toBe(true);
     },
   );
+});
+
+describe('lines that say how they stood, and what else there was', () => {
+  const lines = markedLines(readFileSync(join(__dirname, '../testing/whyTalk.txt'), 'utf8'));
+  const judged = lines.map((line) => ({ line, ...judge(line, words) }));
+
+  test('most should be wholly right, and no fact and no alternative be kept that nobody meant', () => {
+    expect(judged.filter((j) => j.isRight).length / lines.length).toBeGreaterThanOrEqual(0.85);
+    expect(judged.flatMap((j) => j.wrong.filter((w) => /^certain (fact|alternative)/.test(w)))).toEqual([]);
+  });
+
+  test('when a line says again what was told of it, what stood there should stay what it was, and what it says no more should go', () => {
+    const text = 'half guard top, hips low, knees inside, knee slice, failed, they could have framed';
+    const base = draftAttempt({
+      ...{ id: 'x', footageId: 'f', angleId: 'g', subject: 'a' },
+      ...{ start: { frame: 0, pts: 0 }, end: { frame: 1, pts: 1 } },
+    });
+    const keep = (line: string, attempt: Attempt, before = {}): Attempt => ({
+      ...attempt,
+      ...changesSaid(attempt, partsSaid(readPhrase(line, words), line, words, newId), null, words, before).changes,
+    });
+    const once = keep(text, base);
+    expect(once.facts.map((f) => [f.fact, f.value])).toEqual([
+      ['hips', 'mat'],
+      ['knees-inside', 'both'],
+    ]);
+    expect(once.alternatives).toMatchObject([{ by: 'opponent', what: 'frames' }]);
+    const known: Attempt = { ...once, alternatives: once.alternatives.map((a) => ({ ...a, why: 'late' })) };
+    const line = lineOf(known, words, {});
+    const again = keep(line.text.replace('hips on the mat; ', ''), known, line.before);
+    expect(again.facts.map((f) => f.fact)).toEqual(['knees-inside']);
+    expect(again.facts[0]!.id).toBe(known.facts[1]!.id);
+    expect(again.alternatives).toEqual(known.alternatives);
+  });
 });
 
 describe('words that no table holds', () => {

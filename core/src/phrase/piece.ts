@@ -1,7 +1,8 @@
-import type { Result, Subject } from '../attempts/index.js';
+import type { FactUse, Result, Subject } from '../attempts/index.js';
 import type { ActionKind } from '../vocabulary/index.js';
 import type { SaidHold } from './holds.js';
 import type { SaidPlace } from './types.js';
+import type { OtherWay } from './whyChoices.js';
 
 /** Where a word says that the next part belongs, or who acts. */
 export type Pointer = 'from' | 'to' | 'they' | 'us' | 'me' | 'with' | 'because' | 'then' | 'joint' | 'act';
@@ -16,6 +17,12 @@ export type Said =
   | { readonly is: 'reason'; readonly key: string }
   | { readonly is: 'hold'; readonly hold: SaidHold }
   | { readonly is: 'result'; readonly result: Result; readonly isTap: boolean }
+  | {
+      readonly is: 'fact';
+      readonly fact: Omit<FactUse, 'id'>;
+      /** Nobody says whose it is. */ readonly isBare: boolean;
+    }
+  | { readonly is: 'other way'; readonly way: OtherWay }
   | { readonly is: 'bait' }
   | { readonly is: 'clothing'; readonly gi: boolean }
   | {

@@ -13,6 +13,7 @@ import { spansAt, type Span } from './spans.js';
 import type { Token } from './tokens.js';
 import type { PhraseContext } from './types.js';
 import { ME, MINE, THEIRS, THEM, isOwner } from './whose.js';
+import { whyPieces } from './whyPieces.js';
 
 const HAVING = new Set('has have had got gets'.split(' '));
 const SIDES: ReadonlyMap<string, Side> = new Map([
@@ -415,7 +416,12 @@ export const piecesOf = (
     line.at(spans[at]!.furthest);
     const holds = holdPieces(line, at, spans, words);
     if (isSupposed(line, at)) return [];
-    return [...namePieces(line, at, spans[at]!.value, holds, words), ...holds, ...listedAt(line, at, words)];
+    const spansFrom = (i: number): readonly Span[] => {
+      line.at(spans[i]?.furthest ?? i);
+      return spans[i]?.value ?? [];
+    };
+    const why = whyPieces(line, at, spansFrom, words);
+    return [...why, ...namePieces(line, at, spans[at]!.value, holds, words), ...holds, ...listedAt(line, at, words)];
   });
   const found = typed.map((): Piece[] => []);
   typed.forEach((_, at) => {

@@ -100,6 +100,8 @@ const noteFrom = ({ parts, left, steps }: Read, typed: readonly Token[]): number
     const [from, to] = [clause[0]!.from, clause.at(-1)!.to];
     const isLeft = left.some((t) => from <= t.from && t.to <= to);
     const here = parts.filter((p) => from <= p.from && p.to <= to);
+    // what else there was is mostly told last, and more behind it than is read
+    if (here.some((p) => p.meant.part === 'alternative')) continue;
     const goesOn = here.some((p) => p.attempt > closing.attempt && (isSaidNext(p.attempt) || hasEnd(p.attempt)));
     const isSaid =
       here.length > 0 &&

@@ -1,19 +1,25 @@
 import {
+  BARE_ALTERNATIVE,
   BARE_HOLD,
   BARE_REACTION,
   RESULT_WORDS,
   PROPOSED_PARTS,
   controlKey,
   depthWord,
+  factSlot,
   finishId,
   placeName,
   proposedResult,
+  sayAlternative,
   sayControl,
+  sayFact,
   stateId,
+  withFact,
   withReason,
   type Attempt,
   type Control,
   type DoubtField,
+  type FactUse,
   type Finish,
   type ProposedPart,
   type State,
@@ -81,6 +87,8 @@ export type SaidParts = Partial<
     | 'controls'
     | 'reactions'
     | 'reasons'
+    | 'facts'
+    | 'alternatives'
   >
 >;
 
@@ -142,6 +150,12 @@ const layIn = (parts: Writable, meant: Meant, words: Words, newId: () => string)
       return true;
     case 'reason':
       parts.reasons = withReason(parts.reasons ?? [], meant.reason, newId());
+      return true;
+    case 'fact':
+      parts.facts = withFact(parts.facts ?? [], { ...meant.fact, id: newId() });
+      return true;
+    case 'alternative':
+      parts.alternatives = [...(parts.alternatives ?? []), { ...BARE_ALTERNATIVE, ...meant.way, id: newId() }];
       return true;
     case 'clothing':
       return true;
@@ -269,8 +283,8 @@ export const changesSaid = (
   for (const field of SINGLE)
     if (field !== 'subject' && before[field] !== undefined && parts[field] === undefined)
       (taken as Record<string, unknown>)[field] = UNSAID[field];
-  const { controls: _c, reactions: _r, reasons: _w, ...single } = parts;
-  void [_c, _r, _w];
+  const { controls: _c, reactions: _r, reasons: _w, facts: _f, alternatives: _a, ...single } = parts;
+  void [_c, _r, _w, _f, _a];
   const isSame = (parts.subject ?? attempt.subject) === attempt.subject;
   const now = { ...attempt, ...taken, ...single };
   const open = (field: 'state' | 'action' | 'finish' | 'subject'): SaidParts =>
@@ -285,6 +299,13 @@ export const changesSaid = (
   const controls = listed(attempt.controls, parts.controls, before.controls, plainKey);
   const reactions = listed(attempt.reactions, parts.reactions, before.reactions, (r) => r.what);
   const reasons = listed(attempt.reasons, parts.reasons, before.reasons, (r) => r.reason);
+  const facts = listed(attempt.facts, parts.facts, before.facts, (f) => `${factSlot(f)} ${f.value}`);
+  const alternatives = listed(
+    attempt.alternatives,
+    parts.alternatives,
+    before.alternatives,
+    (a) => `${a.by} ${a.isAction} ${a.what}`,
+  );
   const stillProposed = proposedAfter(attempt, said, following);
   const isSameProposed =
     stillProposed.length === attempt.proposed.length && stillProposed.every((p) => attempt.proposed.includes(p));
@@ -296,6 +317,8 @@ export const changesSaid = (
       ...(isSameProposed ? {} : { proposed: stillProposed }),
       ...(controls ? { controls } : {}),
       ...(reactions ? { reactions } : {}),
+      ...(facts ? { facts: facts.reduce<readonly FactUse[]>(withFact, []) } : {}),
+      ...(alternatives ? { alternatives } : {}),
       ...(reasons ? { reasons: reasons.map((r, i) => ({ ...r, main: i === 0 })) } : {}),
     },
     following,
@@ -344,5 +367,9 @@ export const sayMeant = (
     }
     case 'reason':
       return words.name('reason', meant.reason);
+    case 'fact':
+      return sayFact(meant.fact, words);
+    case 'alternative':
+      return sayAlternative({ ...BARE_ALTERNATIVE, ...meant.way }, words);
   }
 };

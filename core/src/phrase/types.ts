@@ -1,7 +1,8 @@
-import type { DoubtField, Finish, Result, Side, Subject } from '../attempts/index.js';
+import type { DoubtField, FactUse, Finish, Result, Side, Subject } from '../attempts/index.js';
 import type { Role } from '../vocabulary/index.js';
 import type { SaidHold } from './holds.js';
 import type { Stretch } from './notes.js';
+import type { OtherWay } from './whyChoices.js';
 
 /** A place as it was said: without a role where none was said and nothing decides it; with the side of the limb that the position names, where that was said. */
 export type SaidPlace = { readonly position: string; readonly role: Role | null; readonly lead?: Side | null };
@@ -24,7 +25,9 @@ export type Meant =
   | { readonly part: 'intent'; readonly intent: 'bait' }
   | { readonly part: 'result'; readonly result: Result }
   | { readonly part: 'depth'; readonly depth: number }
-  | { readonly part: 'reason'; readonly reason: string };
+  | { readonly part: 'reason'; readonly reason: string }
+  | { readonly part: 'fact'; readonly fact: Omit<FactUse, 'id'> }
+  | { readonly part: 'alternative'; readonly way: OtherWay };
 
 /**
  * How a part is known: certain (Enter keeps it), asked (two readings are close, or the letters hardly say it: kept only once it is answered), proposed (nobody typed it:
@@ -78,4 +81,6 @@ export const DOUBTED: Readonly<Record<Meant['part'], DoubtField | null>> = {
   result: 'result',
   depth: null,
   reason: 'reasons',
+  fact: null,
+  alternative: null,
 };

@@ -10,6 +10,7 @@ import {
   THUMBS,
   THUMB_WORDS,
   WHEN_WORDS,
+  bareWhose,
   factText,
   placesOn,
   sayFact,
@@ -24,39 +25,45 @@ import {
   type PartRef,
   type Side,
 } from '../attempts/index.js';
-import { matchWords, type FactValue, type FactWord, type Sayable, type Words } from '../vocabulary/index.js';
+import { matchWords, type FactValue, type FactWord, type Role, type Sayable, type Words } from '../vocabulary/index.js';
 import { EVIDENCE_WORDS, partsOf, sayPart } from '../why/index.js';
 
 type Fact = Omit<FactUse, 'id'>;
 
-/** Every way in which a value is said of somebody, its name first. */
-const textsOfFact = (word: FactWord, value: FactValue, fact: Fact, words: Words): readonly string[] => {
+/** Every way in which a value is said of somebody, its name first; bare where it is of whoever it is mostly of. */
+const textsOfFact = (
+  word: FactWord,
+  value: FactValue,
+  fact: Fact,
+  isBare: boolean,
+  words: Words,
+): readonly string[] => {
   const when = WHEN_WORDS[fact.when];
-  const isTheirs = fact.whose === 'opponent';
-  const ways = [value.says, ...value.aliases].map((says) => factText(word, { says }, fact.whose, fact.side));
-  // what is mostly theirs goes without saying, and so may what is one's own
-  const bare = isTheirs && word.whose === 'opponent' ? [value.says, ...value.aliases] : [];
-  const own = fact.whose === 'subject' ? [value.says, ...value.aliases].map((text) => `my ${text}`) : [];
-  return [
-    sayFact(fact, words),
-    ...[...ways, ...(fact.side === null ? [...bare, ...own] : [])].map((text) =>
-      [text, when].filter(Boolean).join(' '),
-    ),
-  ];
+  const all = [value.says, ...value.aliases];
+  const ways = all.map((says) => factText(word, { says }, fact.whose, fact.side));
+  const bare = isBare && fact.side === null ? all : [];
+  const own = fact.whose === 'subject' && fact.side === null ? all.map((text) => `my ${text}`) : [];
+  // *hips low* without a word of whose is theirs where it is mostly theirs
+  const said = isBare ? [...ways, ...bare, ...own] : [...ways.filter((way) => !all.includes(way)), ...own];
+  return [sayFact(fact, words), ...said.map((text) => [text, when].filter(Boolean).join(' '))];
 };
 
-/** How somebody can stand: every value of every fact, of whom it may be, on each side, at each time. Where it starts comes first. */
-export const factChoices = (words: Words): readonly Sayable<Fact>[] =>
+/** How somebody can stand: every value of every fact, of whom it may be, on each side, at each time. `role`: that of the subject, where it is known. Where it starts comes first. */
+export const factChoices = (words: Words, role: Role | null = null): readonly Sayable<Fact>[] =>
   words.of('fact').flatMap((word) => {
     const sides: readonly (Side | null)[] = word.sided ? [null, 'left', 'right'] : [null];
     const whose = word.whose === 'both' ? (['both'] as const) : (['subject', 'opponent'] as const);
+    const usual = bareWhose(word, role);
     return valuesOf(word).flatMap((value) =>
       whose.flatMap((of) =>
         sides.flatMap((side) =>
           FACT_WHEN.map((when): Sayable<Fact> => {
             const fact = { fact: word.key, value: value.key, side, whose: of, when };
-            const isUsual = of === word.whose && when === 'start';
-            return { value: fact, texts: textsOfFact(word, value, fact, words), bonus: isUsual ? 0 : -0.05 };
+            return {
+              value: fact,
+              texts: textsOfFact(word, value, fact, of === usual, words),
+              bonus: of === usual && when === 'start' ? 0 : -0.05,
+            };
           }),
         ),
       ),

@@ -81,6 +81,10 @@ const wantedOf = (part: string): readonly Wanted[] => {
       return [make('reason', tail ? tail.split('|') : [])];
     case 'note':
       return [make('note', tail ? [tail.replace(/^"|"$/g, '')] : [])];
+    case 'f':
+      return [make('fact', [tail])];
+    case 'could':
+      return [make('alternative', tail.split('|'))];
     case 'bait':
       return [make('intent', ['bait'])];
   }
@@ -126,6 +130,10 @@ const textOf = ({ meant }: PhrasePart): { readonly kind: Kind; readonly text: st
         text: `${limb}${limbSide ? `.${limbSide[0]!}` : ''} ${kind} ${target}${side ? `@${side}` : ''}${owner === 'own' ? '~own' : ''}${both ? ' +both' : ''}`,
       };
     }
+    case 'fact':
+      return { kind: 'fact', text: `${meant.fact.fact}.${meant.fact.value}@${meant.fact.whose[0]!}` };
+    case 'alternative':
+      return { kind: 'alternative', text: meant.way.what };
     case 'depth':
     case 'clothing':
       return undefined;

@@ -143,6 +143,8 @@ export type FactWord = Entry & {
   /** Where it is mostly of interest; none = everywhere. */ readonly families: readonly Family[];
   /** About whom it mostly is: whoever acts, the other side, or both together (then it is about nobody alone). */
   readonly whose: 'subject' | 'opponent' | 'both';
+  /** Of which of the two it is said where nobody says whose it is: posture is of who is on top. Absent = as `whose` says. */
+  readonly of?: 'top' | 'bottom';
 };
 
 export type Word = PositionWord | ActionWord | TargetWord | SubmissionWord | ReactionWord | ReasonWord | FactWord;

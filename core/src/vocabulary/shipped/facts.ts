@@ -13,7 +13,7 @@ const fact = (
   name: string,
   whose: FactWord['whose'],
   values: readonly FactValue[],
-  more: Partial<Pick<FactWord, 'aliases' | 'families' | 'sided'>> = {},
+  more: Partial<Pick<FactWord, 'aliases' | 'families' | 'sided' | 'of'>> = {},
 ): FactWord => ({ kind: 'fact', key, name, aliases: [], whose, values, sided: false, families: [], ...more });
 
 /** How the two of them stood. Values are in their order, from little to much; a fact without values is so or is not. */
@@ -23,11 +23,11 @@ export const FACTS: readonly FactWord[] = [
     value('upright', 'posture upright', 'postured up | posture up | posture tall | sitting tall | back straight'),
     value('bent', 'posture bent', 'posture half broken | leaning in | hunched | posture low'),
     value('broken', 'posture broken', 'posture broken down | pulled down | folded down'),
-  ]),
+  ], { of: 'top' }),
   fact('distance', 'distance', 'both', [
-    value('close', 'close together', 'close range | short distance | chest to chest distance'),
-    value('middle', 'at middle distance', 'mid range | middle range | mid distance'),
-    value('long', 'at long distance', 'long range | far apart | at a distance'),
+    value('close', 'close together', 'close range | short distance | close distance | distance close'),
+    value('middle', 'at middle distance', 'mid range | middle range | mid distance | middle distance'),
+    value('long', 'at long distance', 'long range | far apart | at a distance | long distance | distance long'),
   ]),
   fact('hips', 'hips', 'subject', [
     value('mat', 'hips on the mat', 'hips low | hips down | hips heavy | low hips'),
@@ -36,12 +36,12 @@ export const FACTS: readonly FactWord[] = [
   fact('hip-on-mat', 'hip on the mat', 'opponent', [
     value('down', 'hip on the mat', 'on one hip | on a hip | on their hip | hip down'),
     value('up', 'no hip on the mat', 'not on a hip', 'neither of their hips on the mat'),
-  ], { sided: true }),
+  ], { sided: true, of: 'bottom' }),
   fact('back', 'back', 'opponent', [
-    value('mat', 'back on the mat', 'flat on the back | flat on their back | flattened out | flattened | flat back'),
+    value('mat', 'back on the mat', 'flat on the back | flat on their back | flattened out | flattened | flat back | flat on the mat'),
     value('off', 'back off the mat', 'up on their side | on their side | back not flat | up on an elbow'),
     value('turned', 'back turned', 'turned away from us | back turned away | back to us', 'their back turned'),
-  ]),
+  ], { of: 'bottom' }),
   fact('arms-inside', 'arms inside', 'subject', [
     value('none', 'no arm inside', 'no arms inside | both arms outside | arms outside', 'neither of their arms inside'),
     value('one', 'one arm inside', 'an arm inside', 'one of their arms inside'),

@@ -38,6 +38,10 @@ const wantedOf = (meant: Meant, isSideTyped: boolean): Wanted | undefined => {
       return one('reason', meant.reason);
     case 'grip':
       return meant.holder === 'subject' ? one('grip', gripKey(meant.hold)) : undefined;
+    case 'fact':
+      return one('fact', `${meant.fact.fact} ${meant.fact.value} ${meant.fact.whose}`);
+    case 'alternative':
+      return one('alternative', `${meant.way.by} ${meant.way.isAction ? 'action' : 'reaction'} ${meant.way.what}`);
     case 'clothing':
       return one('clothing', meant.gi ? 'gi' : 'no-gi');
     case 'who':

@@ -198,6 +198,8 @@ export const LEADS: Readonly<Record<Meant['part'] | 'their grip', string>> = {
   intent: 'as',
   depth: '',
   reason: 'because',
+  fact: '',
+  alternative: 'also there',
 };
 /** How one more of the same part begins. */
 export const MORE: Partial<Record<Meant['part'], string>> = { grip: 'and', reaction: 'then', reason: 'and' };
@@ -214,4 +216,6 @@ export const AS: Readonly<Record<Meant['part'], string>> = {
   intent: 'a bait',
   depth: 'how far it came',
   reason: 'why',
+  fact: 'how they stood',
+  alternative: 'what else was there',
 };

@@ -135,7 +135,7 @@ const gripFinder = (
       value: { is: 'detail', detail: value },
       texts,
     })),
-    ...factChoices(words).map(({ value, ...fact }): Sayable<Stood> => ({
+    ...factChoices(words, from?.role).map(({ value, ...fact }): Sayable<Stood> => ({
       value: { is: 'fact', fact: value },
       ...fact,
     })),
