@@ -27,6 +27,7 @@ export type DemoClip = {
   readonly endFrame: number;
   readonly outFrame: number;
   readonly parentId: string | null;
+  /** The frame of its end on each camera, by that camera's own clock. */ readonly endOn: readonly number[];
   /** The same attempt from further cameras, in frames of their own files. */
   readonly looks: readonly {
     readonly clipId: string;
@@ -70,6 +71,7 @@ const finishOf = ({ finish }: Said): Finish =>
       ? { kind: 'submission', submission: finish.submission, won: finish.won }
       : { kind: 'reset', how: finish.reset, restart: stateOf(finish.restart) };
 
+type Beaten = ReturnType<typeof laidOut>['staged']['times'][number];
 /** Everything the demo's scripts imply, with ids that never change. */
 export const demoFootage = (): readonly DemoFootage[] =>
   BOUTS.map((bout) => {
@@ -88,12 +90,10 @@ export const demoFootage = (): readonly DemoFootage[] =>
       const { startS, fastPpm } = bout.cameras[by]!;
       return frameAtS(tables[by]!, Math.max(0, atS - startS) * (1 + fastPpm / 1e6));
     };
-    const attemptId = (i: number): string => seededId(`attempt ${bout.id} ${i}`);
+    const attemptId = (i: number) => seededId(`attempt ${bout.id} ${i}`);
     const clips = bout.said.map((said, i): DemoClip => {
       const name = `${bout.id} ${i}`;
-      const [first, last] = said.beats;
-      const begin = staged.times[first]!,
-        end = staged.times[last]!;
+      const [begin, end] = said.beats.map((beat) => staged.times[beat]!) as [Beaten, Beaten];
       const [later, laterAtEnd] = said.laterS ?? [0, 0];
       const startS = begin.leaveS + later,
         endS = end.reachS + laterAtEnd,
@@ -111,6 +111,7 @@ export const demoFootage = (): readonly DemoFootage[] =>
         commitFrame: frameOf(startS + (begin.reachS - begin.leaveS) * 0.45),
         endFrame: frameOf(endS),
         outFrame: Math.min(cameras[0]!.frames, frameOf(outS) + 1),
+        endOn: cameras.map((_, by) => frameOf(endS, by)),
         parentId: said.again ? attemptId(said.again.of) : null,
         looks: (said.looks ?? []).map((by) => ({
           clipId: seededId(`clip ${name} ${cameras[by]!.file}`),

@@ -1,7 +1,9 @@
 import { BARE_REACTION, BARE_FOOTAGE, type ClockAnchor } from '@odograph/core';
 import type { NewAngle, NewClip, NewFootage, NewLook, NewPerson } from '@odograph/core/contract';
 import { seededId } from './ids.js';
+import { WHYS } from './bouts/index.js';
 import { demoFootage, type DemoClip, type DemoFootage } from './library.js';
+import { withWhy } from './why.js';
 
 const footageRequest = (f: DemoFootage): NewFootage => ({
   ...BARE_FOOTAGE,
@@ -24,45 +26,50 @@ const footageRequest = (f: DemoFootage): NewFootage => ({
   kitB: f.bout.athletes[1].wears,
 });
 
-const clipRequest = (f: DemoFootage, c: DemoClip): NewClip => ({
-  editId: seededId(`edit clip ${c.clipId}`),
-  attempt: {
-    id: c.attemptId,
-    subject: c.said.subject,
-    state: c.state,
-    action: c.said.action,
-    lead: c.said.lead ?? null,
-    intent: c.said.bait ? 'bait' : 'own',
-    result: c.said.result,
-    shownAs: c.said.mistake ? 'mistake' : 'right',
-    parentId: c.parentId,
-    series: c.said.again?.series ?? 1,
-    depth: c.said.depth ?? null,
-    finish: c.finish,
-    controls: c.controls,
-    reactions: [...(c.said.reactions ?? []), ...(c.said.attack ? [c.said.attack] : [])].map((what, i) => ({
-      id: seededId(`reaction ${c.attemptId} ${i}`),
-      what,
-      isAction: what === c.said.attack,
-      ...BARE_REACTION,
-    })),
-    reasons: (c.said.reasons ?? []).map((reason, i) => ({
-      id: seededId(`reason ${c.attemptId} ${i}`),
-      reason,
-      main: i === 0,
-    })),
-    startFrame: c.startFrame,
-    commitFrame: c.commitFrame,
-    endFrame: c.endFrame,
-  },
-  clip: {
-    id: c.clipId,
-    angleId: f.cameras[0]!.angleId,
-    inFrame: c.inFrame,
-    outFrame: c.outFrame,
-    note: c.said.note ?? '',
-  },
+const toldOf = (c: DemoClip): NewClip['attempt'] => ({
+  id: c.attemptId,
+  subject: c.said.subject,
+  state: c.state,
+  action: c.said.action,
+  lead: c.said.lead ?? null,
+  intent: c.said.bait ? 'bait' : 'own',
+  result: c.said.result,
+  shownAs: c.said.mistake ? 'mistake' : 'right',
+  parentId: c.parentId,
+  series: c.said.again?.series ?? 1,
+  depth: c.said.depth ?? null,
+  finish: c.finish,
+  controls: c.controls,
+  reactions: [...(c.said.reactions ?? []), ...(c.said.attack ? [c.said.attack] : [])].map((what, i) => ({
+    id: seededId(`reaction ${c.attemptId} ${i}`),
+    what,
+    isAction: what === c.said.attack,
+    ...BARE_REACTION,
+  })),
+  reasons: (c.said.reasons ?? []).map((reason, i) => ({
+    id: seededId(`reason ${c.attemptId} ${i}`),
+    reason,
+    main: i === 0,
+  })),
+  startFrame: c.startFrame,
+  commitFrame: c.commitFrame,
+  endFrame: c.endFrame,
 });
+
+const clipRequest = (f: DemoFootage, c: DemoClip, nth: number): NewClip => {
+  const why = WHYS[f.bout.id]?.[nth];
+  return {
+    editId: seededId(`edit clip ${c.clipId}`),
+    attempt: why ? withWhy(toldOf(c), c, f.cameras, why) : toldOf(c),
+    clip: {
+      id: c.clipId,
+      angleId: f.cameras[0]!.angleId,
+      inFrame: c.inFrame,
+      outFrame: c.outFrame,
+      note: c.said.note ?? '',
+    },
+  };
+};
 
 /** Further cameras of a piece, and the clips cut from them: further looks at attempts that are told already. */
 const angleRequests = (f: DemoFootage): readonly (NewAngle & { readonly footageId: string })[] =>
@@ -161,7 +168,7 @@ export const demoRequests = (): { readonly academies: readonly unknown[] } => {
         files: footage.flatMap((f) => f.cameras.map(({ fileId, file }) => ({ id: fileId, path: `${file}.mp4` }))),
         footage: footage.map(footageRequest),
         angles: footage.flatMap(angleRequests),
-        clips: footage.flatMap((f) => f.clips.map((c) => clipRequest(f, c))),
+        clips: footage.flatMap((f) => f.clips.map((c, i) => clipRequest(f, c, i))),
         looks: footage.flatMap((f) => f.clips.flatMap(lookRequests)),
         scoreboards: footage.flatMap(scoreboardOf),
       },

@@ -7,16 +7,11 @@ import {
   placeName,
   sayControl,
   stateId,
-  type Alternative,
   type Attempt,
   type Clip,
   type Control,
-  type Evidence,
-  type FactUse,
   type Finish,
   type ReactionUse,
-  type ReasonUse,
-  type Result,
   type State,
   type Subject,
 } from '../attempts/index.js';
@@ -34,7 +29,7 @@ import {
   type Meant,
 } from '../phrase/index.js';
 import { frameOfText, timecode, type TimeTable } from '../timecode/index.js';
-import { asCompared, type Sayable, type Words } from '../vocabulary/index.js';
+import { asCompared, type Words } from '../vocabulary/index.js';
 import { finder, whyFinders, whyTexts } from './clipsWhy.js';
 import { saysYes, writeCsv, type Table } from './csv.js';
 import { numbered, type ReadAttempt } from './readAttempt.js';

@@ -2,10 +2,8 @@ import {
   RESULT_WORDS,
   finishId,
   placeName,
-  sayAlternative,
   sayControl,
   sayFact,
-  sayReaction,
   stateId,
   type Attempt,
   type BecauseLink,
@@ -50,9 +48,9 @@ const listedPart = (attempt: Attempt, kind: string, id: string, words: Words): s
     case 'control':
       return of(attempt.controls, (c) => `${c.holder === 'opponent' ? 'their ' : ''}${sayControl(c, words)}`);
     case 'reaction':
-      return of(attempt.reactions, (r) => sayReaction(r, words));
+      return of(attempt.reactions, (r) => words.name(r.isAction ? 'action' : 'reaction', r.what));
     case 'alternative':
-      return of(attempt.alternatives, (a) => sayAlternative(a, words));
+      return of(attempt.alternatives, (a) => words.name(a.isAction ? 'action' : 'reaction', a.what));
     case 'error':
       return of(attempt.errors, (e) => (e.what === null ? 'a mistake' : words.name('reason', e.what)));
     default:

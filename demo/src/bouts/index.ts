@@ -7,5 +7,6 @@ import { morning } from './morning.js';
 import { thursday } from './thursday.js';
 
 export { stage, type Bout, type Filming, type Said, type Staged } from './bout.js';
+export { WHYS, type Why } from './whys.js';
 /** All pieces of the demo, in the order of the shelf. */
 export const BOUTS: readonly Bout[] = [evening, harbour, thursday, morning, guardClass, legClass];

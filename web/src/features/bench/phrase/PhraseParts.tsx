@@ -27,7 +27,8 @@ import { HowFar, Restart } from './PhraseTail.js';
 import type { Saying } from './saying.js';
 import { SeveralField, TakenBack } from './SeveralField.js';
 import { Soft } from './Soft.js';
-import type { Answer, Stood } from './useFinders.js';
+import type { Stood } from './gripFinder.js';
+import type { Answer } from './useFinders.js';
 
 type Props = { readonly saying: Saying };
 

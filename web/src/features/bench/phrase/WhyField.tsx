@@ -22,10 +22,20 @@ import type { WhySaid } from './whyFinder.js';
 /** The frame that is shown, and the camera that shows it. */
 export type Shown = { readonly angleId: string; readonly frame: number };
 
-export const isWhySaid = ({ alternatives, links, evidence, form }: Attempt): boolean =>
-  alternatives.length > 0 || links.length > 0 || evidence.length > 0 || form !== '';
+export const isWhySaid = (attempt: Attempt): boolean =>
+  attempt.alternatives.length + attempt.links.length + attempt.evidence.length > 0 ||
+  attempt.form !== '' ||
+  attempt.resisted !== null ||
+  attempt.shownAs === 'mistake' ||
+  attempt.counterOfId !== null ||
+  attempt.series > 1;
 
-type Changes = Partial<Pick<Attempt, 'alternatives' | 'links' | 'evidence' | 'form'>>;
+type Changes = Partial<
+  Pick<
+    Attempt,
+    'alternatives' | 'links' | 'evidence' | 'form' | 'resisted' | 'shownAs' | 'counterOfId' | 'parentId' | 'series'
+  >
+>;
 
 /** What changes when something is said. Null where it can't be said now: nothing is there that it would be about. */
 const changesBy = (said: WhySaid, { attempt, at }: Saying, shown: Shown | null): Changes | null => {
@@ -62,12 +72,38 @@ const changesBy = (said: WhySaid, { attempt, at }: Saying, shown: Shown | null):
     }
     case 'form':
       return { form: said.form };
+    case 'resisted':
+      return { resisted: said.resisted };
+    case 'shown as':
+      return { shownAs: said.shownAs };
+    case 'counter':
+      return { counterOfId: said.of };
   }
 };
 
 type Item = { readonly key: string; readonly text: string; readonly without: Changes };
+/** How it was done, and what it goes on with: each of them said at most once. */
+const mannersOf = (attempt: Attempt, attempts: readonly Attempt[], words: Words): readonly Item[] => {
+  const met = attempts.find((a) => a.id === attempt.counterOfId);
+  return [
+    ...(attempt.resisted === null
+      ? []
+      : [{ key: 'resisted', text: T.resisted(attempt.resisted), without: { resisted: null } }]),
+    ...(attempt.shownAs === 'mistake'
+      ? [{ key: 'shown', text: T.asMistake, without: { shownAs: 'right' as const } }]
+      : []),
+    ...(met
+      ? [{ key: 'counter', text: T.counterTo(words.name('action', met.action ?? '')), without: { counterOfId: null } }]
+      : []),
+    ...(attempt.series > 1
+      ? [{ key: 'try', text: T.nthTry(attempt.series), without: { parentId: null, series: 1 } }]
+      : []),
+  ];
+};
+
 /** What is said, each with what is left without it, in the order in which it is told. */
 const itemsOf = (attempt: Attempt, attempts: readonly Attempt[], words: Words): readonly Item[] => [
+  ...mannersOf(attempt, attempts, words),
   ...(attempt.form ? [{ key: 'form', text: T.by(attempt.form), without: { form: '' } }] : []),
   ...attempt.alternatives.map((a) => ({
     key: a.id,

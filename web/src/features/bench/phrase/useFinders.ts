@@ -3,14 +3,10 @@ import {
   answerChoices,
   depthChoices,
   detailChoices,
-  factChoices,
   entryChoices,
   finishChoices,
   finishId,
-  holdDetailChoices,
-  holdFinder,
   isSameMet,
-  matchWords,
   metChoices,
   placeChoices,
   placeName,
@@ -20,16 +16,12 @@ import {
   reactionChoices,
   reasonChoices,
   resultChoices,
-  sayControl,
   startsElsewhere,
   stateId,
   readPlace,
-  type Control,
   type ErrorUse,
-  type FactUse,
   type Finish,
   type Here,
-  type HoldDetail,
   type Met,
   type PlaceId,
   type ReactionDetail,
@@ -43,19 +35,14 @@ import {
 } from '@odograph/core';
 import { useMemo } from 'react';
 import { among, type Found } from '../../../design/fields.js';
-import type { ClipView } from '../../library/index.js';
+import { useLibrary, type ClipView } from '../../library/index.js';
 import { ERROR_TEXT as E } from './phrase.text.js';
+import { gripFinder, type Stood } from './gripFinder.js';
 import { whyFinder, type WhySaid } from './whyFinder.js';
 
-export type Hold = Omit<Control, 'id'>;
 export type Mistake = Omit<ErrorUse, 'id' | 'until'>;
 /** What is picked among their reactions: a further one, or something about the one that was told last. */
 export type Answer = { readonly what: string; readonly isAction: boolean } | ReactionDetail | Here;
-/** What is said where grips are: a further one, something about the one that was told last, or how somebody stood. */
-export type Stood =
-  | { readonly is: 'hold'; readonly hold: Hold }
-  | { readonly is: 'detail'; readonly detail: HoldDetail }
-  | { readonly is: 'fact'; readonly fact: Omit<FactUse, 'id'> };
 type Find<T> = (typed: string) => readonly Found<T>[];
 
 /** Choices that are made ready when they are first looked for: the library is counted for them. */
@@ -117,48 +104,23 @@ export type Proposals = {
   readonly result: { readonly value: Result; readonly name: string } | null;
 };
 
-/** A text typed to its end fits so well, or better. */
-const WHOLE = 1.5;
-/** Grips as they are typed, those likely here first; behind them what may be said about the last one, and how somebody stood, before them where it is typed to its end. */
-const gripFinder = (
-  words: Words,
-  usual: Usual,
-  from: State | null,
-  controls: readonly Control[],
-  gi: boolean,
-): Find<Stood> => {
-  const held = controls.filter((c) => c.holder === 'subject');
-  const found = holdFinder(words, usual, { from, held, gi });
-  const last = held.at(-1);
-  const others: readonly Sayable<Stood>[] = [
-    ...(last ? holdDetailChoices(last.target, words) : []).map(({ value, texts }): Sayable<Stood> => ({
-      value: { is: 'detail', detail: value },
-      texts,
-    })),
-    ...factChoices(words, from?.role).map(({ value, ...fact }): Sayable<Stood> => ({
-      value: { is: 'fact', fact: value },
-      ...fact,
-    })),
-  ];
-  const names = new Map(others.map(({ value, texts }) => [value, texts[0]!]));
-  return (typed) => {
-    const holds = found(typed).map(({ hold, name }): Found<Stood> => {
-      const more = sayControl({ ...hold, id: '' }, words);
-      return { value: { is: 'hold', hold }, name, via: name, more };
-    });
-    if (typed.trim() === '') return holds;
-    const said = matchWords(typed, others).slice(0, MOST_FOUND);
-    const asFound = ({ value, text }: (typeof said)[number]): Found<Stood> => ({
-      value,
-      name: names.get(value)!,
-      via: text,
-    });
-    const whole = said.filter(({ score }) => score >= WHOLE);
-    const begun = said.filter(({ score }) => score < WHOLE);
-    return [...whole.map(asFound), ...holds, ...begun.map(asFound)].slice(0, MOST_FOUND);
+/** What is proposed for the parts of an attempt that are not said. */
+const proposalsFor = (attempt: ClipView['attempt'], words: Words, left: PlaceId | undefined): Proposals => {
+  const placeLeft = left === undefined ? undefined : readPlace(left);
+  const end = proposedFinish(attempt, words);
+  const result = proposedResult(attempt, words);
+  return {
+    from:
+      placeLeft?.kind === 'state'
+        ? {
+            value: { position: placeLeft.position, role: placeLeft.role },
+            name: placeName(stateId(placeLeft), words),
+          }
+        : null,
+    finish: end && { value: end, name: placeName(finishId(end), words) },
+    result: result && { value: result, name: RESULT_WORDS[result] },
   };
 };
-const MOST_FOUND = 8;
 
 /** The choices for each part of a phrase, in the order in which they are likely here, and what is proposed. `left`: where the attempt before left things, as the acting side sees it. */
 export const useFinders = (
@@ -171,10 +133,11 @@ export const useFinders = (
   const { state, action, controls } = view.attempt;
   const { athletes, footage } = view;
   const word = words.action(action ?? '');
+  const { attempts } = useLibrary();
   const hasReaction = view.attempt.reactions.length > 0;
   const result = proposedResult(view.attempt, words);
   const find = useMemo(
-    (): Finders => ({
+    (): Omit<Finders, 'why'> => ({
       who: among<Subject>([
         { value: 'a', texts: [athletes.a, footage.kitA, 'a', 'us'] },
         { value: 'b', texts: [athletes.b, footage.kitB, 'b', 'them'] },
@@ -200,24 +163,12 @@ export const useFinders = (
       lead: among(SIDES),
       intent: among(INTENTS),
       planned: among(PLANNED),
-      why: lazily(() => whyFinder(view.attempt, before?.attempt, words)),
     }),
-    [view.attempt, before, words, athletes, footage, state, action, controls, hasReaction, word, left, result, usual],
+    [words, athletes, footage, state, action, controls, hasReaction, word, left, result, usual],
   );
-  const placeLeft = left === undefined ? undefined : readPlace(left);
-  const end = proposedFinish(view.attempt, words);
-  return {
-    find,
-    proposed: {
-      from:
-        placeLeft?.kind === 'state'
-          ? {
-              value: { position: placeLeft.position, role: placeLeft.role },
-              name: placeName(stateId(placeLeft), words),
-            }
-          : null,
-      finish: end && { value: end, name: placeName(finishId(end), words) },
-      result: result && { value: result, name: RESULT_WORDS[result] },
-    },
-  };
+  const why = useMemo(
+    () => lazily(() => whyFinder(view.attempt, before?.attempt, attempts, words)),
+    [view.attempt, before, attempts, words],
+  );
+  return { find: { ...find, why }, proposed: proposalsFor(view.attempt, words, left) };
 };

@@ -27,7 +27,11 @@ export type WhySaid =
   | { readonly is: 'guess' }
   | { readonly is: 'known'; readonly known: Known }
   | { readonly is: 'proof' }
-  | { readonly is: 'form'; readonly form: string };
+  | { readonly is: 'form'; readonly form: string }
+  /** Whether they resisted, whether it is shown as it should be, and what it is the counter to. */
+  | { readonly is: 'resisted'; readonly resisted: boolean }
+  | { readonly is: 'shown as'; readonly shownAs: Attempt['shownAs'] }
+  | { readonly is: 'counter'; readonly of: string };
 
 const as = <T>(choices: readonly Sayable<T>[], of: (value: T) => WhySaid): readonly Sayable<WhySaid>[] =>
   choices.map(({ value, ...said }) => ({ ...said, value: of(value) }));
@@ -50,6 +54,31 @@ const aboutAlternative = (words: Words): readonly Sayable<WhySaid>[] => [
 ];
 
 const MOST_FOUND = 8;
+/** Whether it was done against resistance, and shown as it should be. */
+const MANNERS: readonly Sayable<WhySaid>[] = [
+  { value: { is: 'resisted', resisted: true }, texts: [T.resisted(true), 'against resistance', 'live'] },
+  {
+    value: { is: 'resisted', resisted: false },
+    texts: [T.resisted(false), 'no resistance', 'cooperative', 'let them'],
+  },
+  { value: { is: 'shown as', shownAs: 'mistake' }, texts: [T.asMistake, 'the usual mistake', 'how not to do it'] },
+];
+
+/** Attempts of the other side that overlap or touch this one: it may be the counter to each. */
+const counterChoices = (attempt: Attempt, attempts: readonly Attempt[], words: Words): readonly Sayable<WhySaid>[] =>
+  attempts
+    .filter(
+      (o) =>
+        o.angleId === attempt.angleId &&
+        o.subject !== attempt.subject &&
+        o.start.frame <= attempt.end.frame &&
+        o.end.frame >= attempt.start.frame,
+    )
+    .map((o) => ({
+      value: { is: 'counter', of: o.id },
+      texts: [T.counterTo(words.name('action', o.action ?? '')), 'counter', 'their attack met'],
+    }));
+
 /** Shortest form of an entry that is taken, in letters behind *by*. */
 const LEAST_FORM = 3;
 /** What only is as it is typed: how the entry was done (*by sitting up*), and in quotes why an alternative was not taken. */
@@ -64,13 +93,16 @@ const asTyped = (typed: string, attempt: Attempt): readonly Found<WhySaid>[] => 
     : [];
 };
 
-/** Finds what may be said behind an attempt. `before` is the attempt before it, whose details may have made something possible here. */
+/** Finds what may be said behind an attempt. `before` is the attempt before it, whose details may have made something possible here; `attempts` are all that there are. */
 export const whyFinder = (
   attempt: Attempt,
   before: Attempt | undefined,
+  attempts: readonly Attempt[],
   words: Words,
 ): ((typed: string) => readonly Found<WhySaid>[]) => {
   const find = among<WhySaid>([
+    ...MANNERS,
+    ...counterChoices(attempt, attempts, words),
     ...(attempt.alternatives.length ? aboutAlternative(words) : []),
     ...as(otherWayChoices(words), (way) => ({ is: 'other way', way })),
     ...(attempt.links.length ? [{ value: { is: 'guess' } as const, texts: [T.guess, 'perhaps', 'guess'] }] : []),

@@ -1,0 +1,138 @@
+import type { Attempt } from '@odograph/core';
+import { AxeBuilder } from '@axe-core/playwright';
+import { expect, frameSaid, libraryOf, openBench, saved, settled, signIn, test, type Page } from './support/test.js';
+
+test.use({ product: 'detail' });
+
+/** The attempt that the bench has in hand, as the server has it. */
+const inHand = async (page: Page, url: string): Promise<Attempt> => {
+  await saved(page).waitFor();
+  const { clips, attempts } = await libraryOf(page, url);
+  const clip = clips.find((c) => c.id === new URL(page.url()).searchParams.get('clip'))!;
+  return attempts.find((a) => a.id === clip.attemptId)!;
+};
+const noFaults = async (page: Page): Promise<void> =>
+  expect((await new AxeBuilder({ page }).analyze()).violations.map((v) => v.id)).toEqual([]);
+
+test('when it is told in full why a sweep failed, all of it should be kept, found again by each part, and be held beside its second try', async ({
+  page,
+  running,
+}) => {
+  await signIn(page, running.url);
+  await openBench(page, 'Lantern Cup, final round');
+  for (let i = 0; i < 9; i++) await page.keyboard.press('ArrowDown');
+  await settled(page);
+  const before = await inHand(page, running.url);
+  expect(before).toMatchObject({ action: 'hip-bump', result: 'failed' });
+  await page.keyboard.press('Shift+ArrowRight');
+  await page.keyboard.press('Shift+ArrowRight');
+  await settled(page);
+  const until = await frameSaid(page);
+
+  const field = async (name: string, texts: readonly string[]): Promise<void> => {
+    const at = page.getByRole('combobox', { name });
+    for (const text of texts) {
+      await at.fill(text);
+      await at.press('Enter');
+    }
+  };
+  await field('Grips', [
+    'hips up',
+    'my arms inside',
+    'right hand on left wrist',
+    'at the wrist',
+    'to pull',
+    'not seen',
+  ]);
+  await field('Their reaction', ['too late', 'with the left hand', 'decided it']);
+  await page.getByRole('textbox', { name: 'Note' }).click();
+  await field('What else there was, and why', [
+    'they could have posture up',
+    'but hesitated',
+    'until this frame',
+    'we could have guillotine',
+    'until this frame',
+    'hips off the mat enables hip bump',
+    'post a hand prevents hip bump',
+    'both arms inside delays post a hand',
+    'perhaps',
+    'failed: felt',
+  ]);
+  await page.keyboard.press('Escape');
+
+  const told = await inHand(page, running.url);
+  expect(told.facts.slice(-2)).toMatchObject([
+    { fact: 'hips', value: 'off', whose: 'subject', when: 'start' },
+    { fact: 'arms-inside', value: 'both', whose: 'subject' },
+  ]);
+  expect(told.controls.at(-1)).toMatchObject({ target: 'wrist', place: 'wrist', purposes: ['pull'], hidden: true });
+  expect(told.reactions).toMatchObject([
+    { what: 'posts', quality: 'late', deciding: true, limb: 'hand', side: 'left' },
+  ]);
+  expect(told.alternatives.slice(-2)).toMatchObject([
+    { by: 'opponent', what: 'postures', why: 'hesitated', until: { frame: until } },
+    { by: 'subject', what: 'front-choke', until: { frame: until } },
+  ]);
+  const [hips, arms] = told.facts.slice(-2).map((f) => `fact:${f.id}`);
+  const posts = `reaction:${told.reactions[0]!.id}`;
+  expect(told.links.slice(-3)).toMatchObject([
+    { from: { part: hips }, to: { part: 'action' }, kind: 'enables', isSure: true },
+    { from: { part: posts }, to: { part: 'action' }, kind: 'prevents', isSure: true },
+    { from: { part: arms }, to: { part: posts }, kind: 'delays', isSure: false },
+  ]);
+  expect(told.evidence).toEqual([{ part: 'result', how: 'felt', proof: null }]);
+
+  // what is taken away takes along what stands on it alone
+  await page.keyboard.press('y');
+  const reasons = page.getByTestId('reasons');
+  await reasons.getByRole('button', { name: 'hips off the mat' }).click();
+  await expect(reasons.getByRole('status')).toHaveText('Without it one more falls.');
+  await expect(reasons.getByRole('button', { name: /^hip-bump sweep/ })).toContainText('falls');
+  await reasons.getByRole('button', { name: 'post a hand' }).click();
+  await expect(reasons.getByRole('status')).toContainText('One comes back.');
+  // a link by two keys: from here to the result
+  await page.keyboard.press('f');
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('Enter');
+  await expect(reasons).toContainText('post a hand forces failed');
+  await noFaults(page);
+  await page.keyboard.press('q');
+  const tries = page.getByTestId('tries');
+  await expect(tries).toContainText('Beside another try');
+
+  // the second try beside the first
+  await page.keyboard.press('ArrowDown');
+  await expect(tries.getByRole('row').filter({ hasText: 'result' })).toContainText('failedworked');
+  await expect(tries).toContainText('Came with the change');
+  await expect(tries.getByRole('row').filter({ hasText: 'how it was done' })).toContainText('by going off to the side');
+  await noFaults(page);
+  await page.keyboard.press('Escape');
+
+  // another angle is needed, until the second camera shows it
+  await page.goto(`${running.url}/doubts`);
+  const needed = page.getByTestId('angle-needed');
+  await expect(needed.filter({ hasText: 'right hand on their left wrist (not seen)' })).toHaveCount(1);
+  const felt = needed.filter({ hasText: 'failed (felt or heard)' }).filter({ hasText: 'hip-bump' });
+  await felt.getByRole('link').click();
+  await page.getByRole('group', { name: 'Phrase' }).waitFor();
+  await page.keyboard.press('c');
+  await settled(page);
+  const shown = await frameSaid(page);
+  await page.getByRole('textbox', { name: 'Note' }).click();
+  await field('What else there was, and why', ['this frame shows it']);
+  const proved = await inHand(page, running.url);
+  expect(proved.evidence[0]!.proof).toMatchObject({ kind: 'frame', frame: shown });
+  expect(proved.evidence[0]!.proof).not.toMatchObject({ angleId: proved.angleId });
+
+  for (const facet of [
+    'fact=hips off subject',
+    'alternative=opponent reaction postures',
+    'how=hidden',
+    'how=felt',
+    'quality=late',
+  ]) {
+    await page.goto(`${running.url}/clips?${facet.replaceAll(' ', '%20')}`);
+    await expect(page.getByRole('listitem').filter({ hasText: 'hip-bump sweep' }).first()).toBeVisible();
+  }
+});

@@ -1,0 +1,69 @@
+import {
+  factChoices,
+  holdDetailChoices,
+  holdFinder,
+  matchWords,
+  sayControl,
+  type Control,
+  type FactUse,
+  type HoldDetail,
+  type Sayable,
+  type State,
+  type Usual,
+  type Words,
+} from '@odograph/core';
+import type { Found } from '../../../design/fields.js';
+
+export type Hold = Omit<Control, 'id'>;
+/** What is said where grips are: a further one, something about the one that was told last, or how somebody stood. */
+export type Stood =
+  | { readonly is: 'hold'; readonly hold: Hold }
+  | { readonly is: 'detail'; readonly detail: HoldDetail }
+  | { readonly is: 'fact'; readonly fact: Omit<FactUse, 'id'> };
+
+/** A text typed to its end fits so well, or better. */
+const WHOLE = 1.5;
+/** Grips as they are typed, those likely here first; behind them what may be said about the last one, and how somebody stood, before them where it is typed to its end. */
+export const gripFinder = (
+  words: Words,
+  usual: Usual,
+  from: State | null,
+  controls: readonly Control[],
+  gi: boolean,
+): ((typed: string) => readonly Found<Stood>[]) => {
+  const held = controls.filter((c) => c.holder === 'subject');
+  const found = holdFinder(words, usual, { from, held, gi });
+  const last = held.at(-1);
+  const others: readonly Sayable<Stood>[] = [
+    ...(last ? holdDetailChoices(last.target, words) : []).map(({ value, texts }): Sayable<Stood> => ({
+      value: { is: 'detail', detail: value },
+      texts,
+    })),
+    ...factChoices(words, from?.role).map(({ value, ...fact }): Sayable<Stood> => ({
+      value: { is: 'fact', fact: value },
+      ...fact,
+    })),
+  ];
+  const names = new Map(others.map(({ value, texts }) => [value, texts[0]!]));
+  return (typed) => {
+    const holds = found(typed).map(({ hold, name }): Found<Stood> => {
+      const more = sayControl({ ...hold, id: '' }, words);
+      return { value: { is: 'hold', hold }, name, via: name, more };
+    });
+    if (typed.trim() === '') return holds;
+    const said = matchWords(typed, others).slice(0, MOST_FOUND);
+    const asFound = ({ value, text }: (typeof said)[number]): Found<Stood> => ({
+      value,
+      name: names.get(value)!,
+      via: text,
+    });
+    // *wrist* is a further hold, *at the wrist* where the last one is
+    const isAbout = /^(at|to) /i.test(typed.trim());
+    const isFirst = ({ value, score }: (typeof said)[number]): boolean =>
+      score >= WHOLE && (value.is === 'fact' || isAbout);
+    const whole = said.filter(isFirst);
+    const begun = said.filter((m) => !isFirst(m));
+    return [...whole.map(asFound), ...holds, ...begun.map(asFound)].slice(0, MOST_FOUND);
+  };
+};
+const MOST_FOUND = 8;
