@@ -85,10 +85,11 @@ test('when it is told in full why a sweep failed, all of it should be kept, foun
   // what is taken away takes along what stands on it alone
   await page.keyboard.press('y');
   const reasons = page.getByTestId('reasons');
-  await reasons.getByRole('button', { name: 'hips off the mat' }).click();
+  const details = reasons.getByRole('list', { name: 'What made what possible' });
+  await details.getByRole('button', { name: 'hips off the mat' }).click();
   await expect(reasons.getByRole('status')).toHaveText('Without it one more falls.');
-  await expect(reasons.getByRole('button', { name: /^hip-bump sweep/ })).toContainText('falls');
-  await reasons.getByRole('button', { name: 'post a hand' }).click();
+  await expect(details.getByRole('button', { name: /^hip-bump sweep/ })).toContainText('falls');
+  await details.getByRole('button', { name: 'post a hand' }).click();
   await expect(reasons.getByRole('status')).toContainText('One comes back.');
   // a link by two keys: from here to the result
   await page.keyboard.press('f');
@@ -117,6 +118,10 @@ test('when it is told in full why a sweep failed, all of it should be kept, foun
   await felt.getByRole('link').click();
   await page.getByRole('group', { name: 'Phrase' }).waitFor();
   await page.keyboard.press('c');
+  await expect(page.getByText('isn’t cut from this camera yet')).toBeVisible();
+  await settled(page);
+  await page.keyboard.press('k');
+  await page.getByRole('group', { name: 'Phrase' }).waitFor();
   await settled(page);
   const shown = await frameSaid(page);
   await page.getByRole('textbox', { name: 'Note' }).click();

@@ -24,7 +24,7 @@ export const DOUBTS_TEXT = {
   callIt: 'and use that name from now on',
   stands: 'Keep it as it is',
   needed: (what: string, how: string): string => `Another angle is needed: ${what} (${how})`,
-  neededHint: 'Open it, go to the camera that shows it, and say “this frame shows it”.',
+  neededHint: 'Open it, go to the camera that shows it, cut it there, and type “this frame shows it” behind the note.',
   seenAfterAll: 'It can be seen here',
   look: 'Look at it',
   more: (n: number): string => `and ${n} more`,

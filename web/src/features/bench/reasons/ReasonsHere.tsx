@@ -137,6 +137,8 @@ export const ReasonsHere = ({
                       background={i === hand.at ? 'inHandSoft' : undefined}
                       color={state === 'falls' ? 'inkSoft' : undefined}
                       textDecoration={state === 'falls' ? 'line-through' : undefined}
+                      // the picture keeps the hand, so that the keys go on working
+                      onMouseDown={(e) => e.preventDefault()}
                       onPointerDown={() => onPoint(i)}
                       onPointerUp={() => onEnd(i)}
                       onClick={(e) => e.detail === 0 && onPoint(i)}
