@@ -4,6 +4,10 @@ export const SETTINGS = ['competition', 'training', 'demonstration'] as const;
 export type Setting = (typeof SETTINGS)[number];
 
 /** One recorded event. `date` is a day without time, in the academy's time zone. */
+/** Why figures of a footage say less than others. */
+export const SKEWS = ['injury', 'size', 'tired', 'met before', 'exhibition', 'held back'] as const;
+export type Skew = (typeof SKEWS)[number];
+
 export type Footage = {
   readonly id: string;
   readonly version: number;
@@ -26,6 +30,7 @@ export type Footage = {
   readonly surroundings: 'open' | 'edge' | 'wall' | null;
   /** What bends statistics: an injury, a handicap agreed on, a round begun from a position. */
   readonly context: string;
+  /** The one of the usual reasons for which its figures say less; null = none. */ readonly skewedBy: Skew | null;
   /** Who of the academy sees it; what the athletes agreed to holds beside. */
   readonly audience: 'academy' | 'coaches';
   readonly clock: readonly ClockAnchor[];

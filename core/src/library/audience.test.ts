@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import type { Angle, MediaFile } from '../footage/index.js';
-import type { Clip } from '../attempts/index.js';
+import { BARE_ALTERNATIVE, type Clip } from '../attempts/index.js';
 import type { Person } from '../people/index.js';
 import { FOOTAGE, LOGGED } from '../testing/workedExamples.js';
 import { forMembers, type Library } from './index.js';
@@ -67,7 +67,7 @@ describe('what members see who are no coaches', () => {
     expect(seen.routes[0]!.steps[0]).toMatchObject({ clipId: null, cue: 'keep' });
   });
 
-  test('when a text names somebody who may not be shown, the name should be gone from routes, cues and notes', () => {
+  test('when a text names somebody who may not be shown, the name should be gone from routes, cues, notes, and what is told of an attempt', () => {
     const step = {
       id: 's',
       from: 'a',
@@ -82,8 +82,21 @@ describe('what members see who are no coaches', () => {
       persons: [...library.persons, { ...person('p', null), name: 'Unsaid Somebody' }],
       clips: [{ id: 'c1', angleId: 'one', note: 'watch Unsaid' } as Clip],
       routes: [{ id: 'r', version: 1, name: 'The Somebody route', steps: [step] }],
+      attempts: library.attempts.map((a) => ({
+        ...a,
+        form: 'as Somebody does',
+        alternatives: [
+          { ...BARE_ALTERNATIVE, id: 'x', by: 'opponent', what: 'frames', isAction: false, text: 'Unsaid saw it' },
+        ],
+        doubts: [{ field: 'action', kind: 'unknown', text: 'the Unsaid roll', at: a.start }],
+      })),
     };
-    const { routes, clips } = forMembers(told);
+    const { routes, clips, attempts } = forMembers(told);
+    expect(attempts[0]).toMatchObject({
+      form: 'as … does',
+      alternatives: [{ text: '… saw it' }],
+      doubts: [{ text: 'the … roll' }],
+    });
     expect(routes[0]).toMatchObject({ name: 'The … route', steps: [{ cue: 'like …', note: '… again' }] });
     expect(clips[0]!.note).toBe('watch …');
   });

@@ -81,7 +81,12 @@ export const asShown = <T extends LibraryRows>(rows: T, shown: Shown, isClipShow
     attempts: of(
       rows.attempts,
       (a) => shown.footage.has(a.footageId),
-      (a) => a,
+      (a) => ({
+        ...a,
+        form: text(a.form),
+        alternatives: a.alternatives.map((other) => ({ ...other, text: text(other.text) })),
+        doubts: a.doubts.map((doubt) => ({ ...doubt, text: text(doubt.text) })),
+      }),
     ),
     clips: of(
       rows.clips,

@@ -1,5 +1,6 @@
 import {
   SETTINGS,
+  SKEWS,
   SPAN_KINDS,
   type Angle,
   type Footage,
@@ -72,6 +73,7 @@ export const FOOTAGE = {
   place: saidOr(text(NAME_LIMIT), ''),
   surroundings: saidOr(orNull(choice('open', 'edge', 'wall')), null),
   context: saidOr(text(CONTEXT_LIMIT), ''),
+  skewedBy: saidOr(orNull(choice(...SKEWS)), null),
   audience: saidOr(choice('academy', 'coaches'), 'academy'),
   clock: saidOr(list(CLOCK_ANCHOR, { most: CLOCK_ANCHORS_LIMIT }), []),
   spans: saidOr(list(SPAN, { most: SPANS_LIMIT }), []),

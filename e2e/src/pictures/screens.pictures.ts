@@ -31,9 +31,21 @@ test('pictures of each screen', async ({ page, running }) => {
   await page.keyboard.type('knee');
   await take(page, 'break-down');
 
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Escape');
+
+  // why a near finish was none: its details, and what hangs on one of them
+  for (let i = 0; i < 3; i++) await page.keyboard.press('ArrowDown');
+  await settled(page);
+  await page.keyboard.press('y');
+  for (let i = 0; i < 5; i++) await page.keyboard.press('ArrowDown');
+  await page.getByTestId('reasons').waitFor();
+  await take(page, 'reasons');
+  await page.keyboard.press('Escape');
+  for (let i = 0; i < 3; i++) await page.keyboard.press('ArrowUp');
+  await settled(page);
+
   // the body board over the picture, with what one hand holds in hand
-  await page.keyboard.press('Escape');
-  await page.keyboard.press('Escape');
   await page.keyboard.press('h');
   await page.getByTestId('board').waitFor();
   await page.getByTestId('board').getByRole('button', { pressed: false }).first().click();

@@ -1,4 +1,5 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { BARE_HOLD, BARE_REACTION } from '@odograph/core';
 import { QueryTypes, Sequelize } from 'sequelize';
 import { v7 as newId } from 'uuid';
 import { ROUTE_STEP, WORD } from '../testing/bodies.js';
@@ -37,6 +38,19 @@ describe('lists in the rows they belong to', () => {
     const doubts = [{ field: 'result', kind: 'unsure', text: '', at: attempt!.start }];
     const errors = [{ id: newId(), by: 'subject', cause: 'given away', what: 'too-far', until: attempt!.end }];
     await done('PATCH', `/api/attempts/${attempt!.id}`, { baseVersion: 1, changes: { doubts, errors } });
+    // what that version did not know goes when it goes back: here none of it is said
+    const unknown = { facts: [], alternatives: [], links: [], evidence: [], form: '' };
+    const { place, purposes, hidden, handedFrom } = BARE_HOLD;
+    for (const { id, version, facts, controls, reactions } of library.attempts)
+      if (facts.length)
+        await done('PATCH', `/api/attempts/${id}`, {
+          baseVersion: version,
+          changes: {
+            ...unknown,
+            controls: controls.map((c) => ({ ...c, place, purposes, hidden, handedFrom })),
+            reactions: reactions.map((r) => ({ ...r, ...BARE_REACTION })),
+          },
+        });
   });
   afterAll(() => app.stop());
 

@@ -15,6 +15,7 @@ export const up = async ({ context }: { context: QueryInterface }): Promise<void
       (list) => `ADD COLUMN IF NOT EXISTS ${list} JSON NOT NULL DEFAULT '[]'`,
     ).join(', ')}`,
   );
+  await sequelize.query('ALTER TABLE footage ADD COLUMN IF NOT EXISTS skewed_by VARCHAR(20) NULL AFTER context');
   for (const table of WORDED) await sequelize.query(`ALTER TABLE ${table} MODIFY ${kindColumn([...KINDS, 'fact'])}`);
 };
 
@@ -24,6 +25,7 @@ export const down = async ({ context }: { context: QueryInterface }): Promise<vo
     await sequelize.query(`DELETE FROM ${table} WHERE kind = 'fact'`);
     await sequelize.query(`ALTER TABLE ${table} MODIFY ${kindColumn(KINDS)}`);
   }
+  await sequelize.query('ALTER TABLE footage DROP COLUMN IF EXISTS skewed_by');
   await sequelize.query(
     `ALTER TABLE attempts DROP COLUMN IF EXISTS form, ${LISTS.map((list) => `DROP COLUMN IF EXISTS ${list}`).join(', ')}`,
   );

@@ -6,6 +6,7 @@ import {
   evidenceOf,
   foldPlace,
   gripsAtCommit,
+  isResisted,
   placeName,
   readPlace,
   resultChoices,
@@ -18,6 +19,7 @@ import {
   type Words,
 } from '@odograph/core';
 import type { ClipView } from '../library/index.js';
+import { timeLeft, toCommit, toEnd } from './times.js';
 
 /** One way of choosing clips: a part of the sentence. */
 export type Facet = {
@@ -274,6 +276,49 @@ const LIST = [
     lead: 'logged',
     any: 'in any way',
     valuesOf: (v) => [v.footage.logged],
+    textsOf: itself,
+  },
+  {
+    key: 'toCommit',
+    label: 'Start to commit',
+    lead: 'committed to in',
+    any: 'any time',
+    valuesOf: toCommit,
+    textsOf: itself,
+  },
+  {
+    key: 'toEnd',
+    label: 'Commit to end',
+    lead: 'over in',
+    any: 'any time after',
+    valuesOf: toEnd,
+    textsOf: itself,
+  },
+  {
+    key: 'timeLeft',
+    label: 'Time left',
+    lead: 'with so much left:',
+    any: 'any time on the clock',
+    valuesOf: timeLeft,
+    textsOf: itself,
+  },
+  {
+    key: 'skewed',
+    label: 'What skews it',
+    lead: 'on footage with',
+    any: 'anything that skews it',
+    valuesOf: (v) => [
+      ...(v.footage.counted ? [] : ['left out of the numbers']),
+      ...(v.footage.skewedBy === null ? [] : [v.footage.skewedBy]),
+    ],
+    textsOf: itself,
+  },
+  {
+    key: 'resistance',
+    label: 'Resisted or not',
+    lead: 'with',
+    any: 'or without resistance',
+    valuesOf: (v) => [isResisted(v.attempt, v.footage) ? 'resistance' : 'no resistance'],
     textsOf: itself,
   },
   {

@@ -27,6 +27,7 @@ const library = libraryWith([
     action: 'overhead-sweep',
     result: 'success',
     depth: 4,
+    commit: { frame: 1, pts: 1 },
     finish: { kind: 'state', position: 'mount', role: 'top' },
     controls: [hold('a', 'sleeve', true)],
     reactions: [{ id: 'r', what: 'posts', isAction: false, ...BARE_REACTION, quality: 'late' }],
@@ -57,6 +58,13 @@ const library = libraryWith([
 const views = clipViews(
   {
     ...library,
+    // a frame a second, 1:30 left where the footage starts
+    files: library.files.map((f) => ({ ...f, timeBaseDen: 1 })),
+    footage: library.footage.map((f) => ({
+      ...f,
+      skewedBy: 'injury' as const,
+      clock: [{ atMs: 0, readingMs: 90_000, direction: 'down', running: true, period: 1, lengthMs: null }] as const,
+    })),
     clips: library.clips.map((c) => (c.attemptId === '3' ? { ...c, note: 'chin tucked, knees wide' } : c)),
   },
   words,
@@ -87,6 +95,13 @@ describe('which clips are shown', () => {
     [{ alternative: 'opponent reaction hips-out' }, '2'],
     [{ how: 'hidden' }, '2'],
     [{ how: 'felt' }, ''],
+    [{ toCommit: 'one to two seconds' }, '1'],
+    [{ toEnd: 'two seconds or more' }, '1 2 3'],
+    [{ timeLeft: '1 to 2 minutes' }, '1 2'],
+    [{ timeLeft: 'less than a minute' }, '3'],
+    [{ skewed: 'injury' }, '1 2 3'],
+    [{ skewed: 'left out of the numbers' }, ''],
+    [{ resistance: 'resistance' }, '1 2 3'],
     [{ result: 'failed' }, '2'],
     [{ depth: 'submission:2' }, '2'],
     [{ reason: 'grip-lost' }, '2'],

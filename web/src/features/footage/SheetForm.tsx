@@ -2,7 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { useState, type FormEvent } from 'react';
 import { Action, Choice, Counted, FormActions, Labelled, Ruled, Subheading } from '../../design/index.js';
 import { FOOTAGE_TEXT as T } from './footage.text.js';
-import { SheetConsent, SheetEvent, SheetWho } from './SheetParts.js';
+import { SheetConsent, SheetCounts, SheetEvent, SheetWho } from './SheetParts.js';
 import { sheetProblems, type Sheet, type SheetProblem } from './sheet.js';
 
 type Props = {
@@ -88,6 +88,7 @@ export const SheetForm = ({
         <SheetWho sheet={sheet} set={set} problem={problem} />
         <SheetEvent sheet={sheet} set={set} />
         <SheetConsent sheet={sheet} set={set} />
+        <SheetCounts sheet={sheet} set={set} />
         <Labelled label={T.context}>
           <Counted
             name="context"

@@ -1,6 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
+import { SKEWS } from '@odograph/core';
 import { useId } from 'react';
-import { Choice, Counted, Labelled } from '../../design/index.js';
+import { Choice, Counted, Labelled, Picked } from '../../design/index.js';
 import { useLibrary } from '../library/index.js';
 import { FOOTAGE_TEXT as T, SETTING_WORDS } from './footage.text.js';
 import { notAgreed, type Sheet, type SheetProblem } from './sheet.js';
@@ -151,3 +152,44 @@ export const SheetConsent = ({ sheet, set }: Props): React.JSX.Element | null =>
     </Box>
   );
 };
+
+/** Whether it counts, and the usual reasons for which its figures say less; of training, whether it was live. */
+export const SheetCounts = ({ sheet, set }: Props): React.JSX.Element => (
+  <Flex gap="8" marginBottom="5" wrap="wrap" alignItems="flex-start">
+    <Choice
+      label={T.counted}
+      name="counted"
+      value={sheet.counted ? 'yes' : 'no'}
+      options={[
+        ['yes', T.counts.yes],
+        ['no', T.counts.no],
+      ]}
+      onChange={(counted) => set({ counted: counted === 'yes' })}
+    />
+    {sheet.setting === 'training' && (
+      <Choice
+        label={T.live}
+        name="live"
+        value={sheet.live ? 'yes' : 'no'}
+        options={[
+          ['yes', T.lives.yes],
+          ['no', T.lives.no],
+        ]}
+        onChange={(live) => set({ live: live === 'yes' })}
+      />
+    )}
+    <Labelled label={T.skewedBy}>
+      <Picked
+        name="skewedBy"
+        value={sheet.skewedBy}
+        onChange={(e) => set({ skewedBy: e.target.value as Sheet['skewedBy'] })}
+      >
+        {(['', ...SKEWS] as const).map((skew) => (
+          <option key={skew} value={skew}>
+            {T.skews[skew]}
+          </option>
+        ))}
+      </Picked>
+    </Labelled>
+  </Flex>
+);

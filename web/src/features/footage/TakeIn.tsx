@@ -38,8 +38,6 @@ export const TakeIn = ({ fileId, fileName, isTaken, stretch, onDone, children }:
       fromFrame: stretch?.fromFrame ?? null,
       toFrame: stretch?.toFrame ?? null,
       ...fieldsOf(sheet),
-      live: true,
-      counted: true,
       clock: [],
       spans: [],
       athleteA,

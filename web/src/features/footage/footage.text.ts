@@ -73,6 +73,20 @@ export const FOOTAGE_TEXT = {
   hasAgreed: (name: string): string =>
     `${name} has agreed to be shown to the academy (for a minor, their guardians have)`,
   context: 'Anything that skews the numbers',
+  skewedBy: 'Why they say less',
+  skews: {
+    '': 'nothing',
+    injury: 'an injury',
+    size: 'one was much bigger',
+    tired: 'one was tired',
+    'met before': 'they’d met before',
+    exhibition: 'an exhibition',
+    'held back': 'one held back',
+  },
+  counted: 'In the numbers',
+  counts: { yes: 'counts', no: 'left out' },
+  live: 'Training',
+  lives: { yes: 'live', no: 'staged' },
   contextHint: 'an injury, a handicap, a round begun from a position',
   consent: 'Only film people who’ve agreed to it; for minors, their guardians decide.',
 } as const;

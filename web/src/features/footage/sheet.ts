@@ -1,4 +1,12 @@
-import { isForAcademy, type Doing, type Footage, type Library, type Person, type Setting } from '@odograph/core';
+import {
+  isForAcademy,
+  type Doing,
+  type Footage,
+  type Library,
+  type Person,
+  type Setting,
+  type Skew,
+} from '@odograph/core';
 import type { AthleteRef, FootageFields } from '@odograph/core/contract';
 import { v7 as newId } from 'uuid';
 
@@ -19,6 +27,9 @@ export type Sheet = {
   readonly place: string;
   readonly surroundings: 'open' | 'edge' | 'wall' | '';
   readonly context: string;
+  readonly skewedBy: Skew | '';
+  /** Whether it counts, and whether training on it was live. */ readonly counted: boolean;
+  readonly live: boolean;
   readonly audience: Footage['audience'];
   /** Who of the two has agreed, as whoever fills in the sheet says now, to be shown to the academy. */ readonly agreed: readonly (
     'first' | 'second'
@@ -44,13 +55,16 @@ export const sheetForFile = (fileName: string, logged: Sheet['logged'] = ''): Sh
   place: '',
   surroundings: '',
   context: '',
+  skewedBy: '',
+  counted: true,
+  live: true,
   audience: 'academy',
   agreed: [],
 });
 
 export const sheetOf = (footage: Footage, persons: Library['persons']): Sheet => {
   const name = (id: string): string => persons.find((p) => p.id === id)?.name ?? '';
-  const { title, kitA, kitB, setting, gi, logged, ruleset, level, place, context, audience } = footage;
+  const { title, kitA, kitB, setting, gi, logged, ruleset, level, place, context, audience, counted, live } = footage;
   return {
     title,
     kitA,
@@ -66,6 +80,9 @@ export const sheetOf = (footage: Footage, persons: Library['persons']): Sheet =>
     place,
     surroundings: footage.surroundings ?? '',
     context,
+    skewedBy: footage.skewedBy ?? '',
+    counted,
+    live,
     audience,
     agreed: [],
   };
@@ -114,7 +131,7 @@ export const athleteRef = (name: string, persons: Library['persons']): AthleteRe
   return { id: known?.id ?? newId(), name: known?.name ?? wanted };
 };
 
-export const fieldsOf = (sheet: Sheet): Omit<FootageFields, 'live' | 'counted' | 'clock' | 'spans'> => ({
+export const fieldsOf = (sheet: Sheet): Omit<FootageFields, 'clock' | 'spans'> => ({
   title: sheet.title.trim(),
   setting: sheet.setting,
   logged: sheet.logged || 'picked',
@@ -127,6 +144,9 @@ export const fieldsOf = (sheet: Sheet): Omit<FootageFields, 'live' | 'counted' |
   place: sheet.place.trim(),
   surroundings: sheet.surroundings || null,
   context: sheet.context.trim(),
+  skewedBy: sheet.skewedBy || null,
+  counted: sheet.counted,
+  live: sheet.live,
   audience: sheet.audience,
 });
 

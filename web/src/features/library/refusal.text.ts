@@ -72,6 +72,7 @@ const FIELDS: Readonly<Record<Sayable, string>> & Readonly<Record<string, string
   place: 'place',
   surroundings: 'around the mat',
   context: 'what skews the numbers',
+  skewedBy: 'why its figures say less',
   audience: 'who may see it',
   clock: 'readings of the clock',
   spans: 'stretches that are no technique',
