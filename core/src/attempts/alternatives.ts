@@ -5,12 +5,11 @@ import type { Alternative } from './whyTypes.js';
 
 /** Something else that was there, in words: *hip out (theirs, too late)*. */
 export const sayAlternative = (alternative: Omit<Alternative, 'id'>, words: Words): string => {
-  const { by, what, isAction, why, text, until, opens } = alternative;
+  const { by, what, isAction, why, text, opens } = alternative;
   const details = [
     ...(by === 'opponent' ? ['theirs'] : []),
     ...(why === null ? [] : [words.name('reason', why)]),
     ...(text ? [text] : []),
-    ...(until ? ['timed'] : []),
     ...(opens
       ? [`opens ${opens.kind === 'state' ? placeName(stateId(opens), words) : words.name('action', opens.action)}`]
       : []),

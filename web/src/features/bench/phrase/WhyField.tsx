@@ -107,7 +107,7 @@ const itemsOf = (attempt: Attempt, attempts: readonly Attempt[], words: Words): 
   ...(attempt.form ? [{ key: 'form', text: T.by(attempt.form), without: { form: '' } }] : []),
   ...attempt.alternatives.map((a) => ({
     key: a.id,
-    text: sayAlternative(a, words),
+    text: `${sayAlternative(a, words)}${a.until ? T.untilFrame(a.until.frame) : ''}`,
     without: { alternatives: attempt.alternatives.filter((o) => o !== a) },
   })),
   ...attempt.links.map((l) => ({

@@ -171,6 +171,7 @@ export const WHY_TEXT = {
   guess: 'only a guess',
   proof: 'this frame shows it',
   until: 'until this frame',
+  untilFrame: (frame: number): string => `, until frame ${frame}`,
   tooLate: (reason: string): string => `but ${reason}`,
   opens: (what: string): string => `opens ${what}`,
   tooEarly: 'This frame is before the attempt starts. Go to where it still would have worked.',

@@ -37,7 +37,8 @@ const ArcsBeside = ({
   return (
     <svg width={width} height={rows.length * ROW} aria-hidden style={{ flexShrink: 0 }}>
       {arcs.map(({ id, from, to, lane }) => {
-        const { isSure } = links.find((l) => l.id === id)!;
+        const { isSure, kind } = links.find((l) => l.id === id)!;
+        const isAgainst = kind === 'prevents' || kind === 'delays';
         const x = width - 8 - LANE * (lane + 1);
         const [y, end] = [middle(from), middle(to)];
         const colour = 'var(--od-inHand)';
@@ -47,7 +48,14 @@ const ArcsBeside = ({
               d={`M ${width - 8} ${y} C ${x} ${y}, ${x} ${end}, ${width - 8} ${end}`}
               strokeDasharray={isSure ? undefined : '3 3'}
             />
-            <path d={`M ${width - 13} ${end - 4} L ${width - 7} ${end} L ${width - 13} ${end + 4}`} />
+            {/* what keeps something away ends in a bar, all else in an arrow */}
+            <path
+              d={
+                isAgainst
+                  ? `M ${width - 8} ${end - 5} L ${width - 8} ${end + 5}`
+                  : `M ${width - 13} ${end - 4} L ${width - 7} ${end} L ${width - 13} ${end + 4}`
+              }
+            />
           </g>
         );
       })}
