@@ -6,7 +6,7 @@ export const AGAIN = ['same', 'failed', 'other side', 'grips'] as const;
 export type Again = (typeof AGAIN)[number];
 
 /** What of a hold belongs to the one attempt it was told of. */
-const UNTIMED = { gained: null, lost: null, handed: false, handedFrom: null, won: false } as const;
+const UNTIMED = { gained: null, lost: null, handed: false, handedFrom: null, hidden: false, won: false } as const;
 
 type Kept = Partial<
   Pick<Attempt, 'subject' | 'state' | 'lead' | 'action' | 'result' | 'controls' | 'parentId' | 'series'>

@@ -16,6 +16,7 @@ const UNSEEN: ReadonlySet<EvidenceHow> = new Set(['hidden', 'concluded', 'felt',
 
 /** How each detail of an attempt is known of which something is said, with the holds that nobody can see; a detail that is gone says nothing. */
 export const evidenceOf = (attempt: Attempt): readonly Evidence[] => {
+  if (!attempt.evidence.length && !attempt.controls.some((c) => c.hidden)) return [];
   const there = new Set(partsOf(attempt));
   const said = attempt.evidence.filter(({ part }) => there.has(part));
   const known = new Set(said.map(({ part }) => part));

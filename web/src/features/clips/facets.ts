@@ -31,6 +31,7 @@ export type Facet = {
   readonly any: string;
   /** What a clip has of it. */
   readonly valuesOf: (view: ClipView, words: Words) => readonly string[];
+  /** Worked out, not said by anybody: words that are typed are not looked for in it. */ readonly isWorkedOut?: true;
   /** A value in words: its name first, then everything else it may be called. `views` may be asked for names. */
   readonly textsOf: (value: string, words: Words, views: readonly ClipView[]) => readonly string[];
 };
@@ -183,6 +184,7 @@ const LIST = [
   },
   {
     key: 'how',
+    isWorkedOut: true,
     label: 'How it’s known',
     lead: 'with something',
     any: 'known in any way',
@@ -280,6 +282,7 @@ const LIST = [
   },
   {
     key: 'toCommit',
+    isWorkedOut: true,
     label: 'Start to commit',
     lead: 'committed to in',
     any: 'any time',
@@ -288,6 +291,7 @@ const LIST = [
   },
   {
     key: 'toEnd',
+    isWorkedOut: true,
     label: 'Commit to end',
     lead: 'over in',
     any: 'any time after',
@@ -296,6 +300,7 @@ const LIST = [
   },
   {
     key: 'timeLeft',
+    isWorkedOut: true,
     label: 'Time left',
     lead: 'with so much left:',
     any: 'any time on the clock',
@@ -304,6 +309,7 @@ const LIST = [
   },
   {
     key: 'skewed',
+    isWorkedOut: true,
     label: 'What skews it',
     lead: 'on footage with',
     any: 'anything that skews it',
@@ -315,6 +321,7 @@ const LIST = [
   },
   {
     key: 'resistance',
+    isWorkedOut: true,
     label: 'Resisted or not',
     lead: 'with',
     any: 'or without resistance',

@@ -122,6 +122,9 @@ describe('which clips are shown', () => {
     [{ text: 'lost the grip in the armbar, sten' }, '2'],
     [{ text: 'mount bottom, armbar' }, ''],
     [{ text: 'armbar zorblat' }, ''],
+    // how long it took is worked out, and says nothing that is looked for
+    [{ text: 'seconds' }, ''],
+    [{ text: 'resistance' }, ''],
   ])('when %o is said, the clips should be "%s"', (filter, ids) => {
     expect(shown(filter)).toBe(ids);
   });

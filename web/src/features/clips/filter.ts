@@ -6,10 +6,11 @@ import { askedIn, hasParts, type Asked } from './readText.js';
 /** What of each facet is wanted; a facet that is absent lets everything through. `text` has to be found in the clip's words. */
 export type Filter = Readonly<Partial<Record<FacetKey, string>>> & { readonly text?: string };
 
+const SAID = FACETS.filter((facet) => !facet.isWorkedOut);
 /** Everything a clip can be found by when words are typed: its sentence, every other name of what it says, its note, its footage. */
 const wordsOfClip = (view: ClipView, words: Words): readonly string[] => [
   ...view.said.map((part) => part.text),
-  ...FACETS.flatMap((facet) => facet.valuesOf(view, words).flatMap((value) => facet.textsOf(value, words, [view]))),
+  ...SAID.flatMap((facet) => facet.valuesOf(view, words).flatMap((value) => facet.textsOf(value, words, [view]))),
   view.clip.note,
   view.footage.title,
 ];
