@@ -4,9 +4,11 @@ import {
   holdFinder,
   matchWords,
   sayControl,
+  sayFact,
   type Control,
   type FactUse,
   type HoldDetail,
+  type Role,
   type Sayable,
   type State,
   type Usual,
@@ -23,6 +25,24 @@ export type Stood =
 
 /** A text typed to its end fits so well, or better. */
 const WHOLE = 1.5;
+/** Made once for as long as the words are there: taking them apart for reading takes longer than a key. */
+const made = new WeakMap<Words, Map<string, readonly Sayable<Stood>[]>>();
+const once = (words: Words, key: string, make: () => readonly Sayable<Stood>[]): readonly Sayable<Stood>[] => {
+  const of = made.get(words) ?? new Map<string, readonly Sayable<Stood>[]>();
+  made.set(words, of);
+  const known = of.get(key) ?? make();
+  of.set(key, known);
+  return known;
+};
+const factsOf = (words: Words, role: Role | null): readonly Sayable<Stood>[] =>
+  once(words, `facts ${role}`, () =>
+    factChoices(words, role).map(({ value, ...said }) => ({ ...said, value: { is: 'fact', fact: value } })),
+  );
+const detailsOf = (target: string, words: Words): readonly Sayable<Stood>[] =>
+  once(words, `details ${target}`, () =>
+    holdDetailChoices(target, words).map(({ value, ...said }) => ({ ...said, value: { is: 'detail', detail: value } })),
+  );
+
 /** Grips as they are typed, those likely here first; behind them what may be said about the last one, and how somebody stood, before them where it is typed to its end. */
 export const gripFinder = (
   words: Words,
@@ -34,27 +54,20 @@ export const gripFinder = (
   const held = controls.filter((c) => c.holder === 'subject');
   const found = holdFinder(words, usual, { from, held, gi });
   const last = held.at(-1);
-  const others: readonly Sayable<Stood>[] = [
-    ...(last ? holdDetailChoices(last.target, words) : []).map(({ value, texts }): Sayable<Stood> => ({
-      value: { is: 'detail', detail: value },
-      texts,
-    })),
-    ...factChoices(words, from?.role).map(({ value, ...fact }): Sayable<Stood> => ({
-      value: { is: 'fact', fact: value },
-      ...fact,
-    })),
-  ];
-  const names = new Map(others.map(({ value, texts }) => [value, texts[0]!]));
+  const details = last ? detailsOf(last.target, words) : [];
+  const facts = factsOf(words, from?.role ?? null);
   return (typed) => {
     const holds = found(typed).map(({ hold, name }): Found<Stood> => {
       const more = sayControl({ ...hold, id: '' }, words);
       return { value: { is: 'hold', hold }, name, via: name, more };
     });
     if (typed.trim() === '') return holds;
-    const said = matchWords(typed, others).slice(0, MOST_FOUND);
+    const said = [...matchWords(typed, facts), ...matchWords(typed, details)]
+      .sort((a, b) => b.score - a.score)
+      .slice(0, MOST_FOUND);
     const asFound = ({ value, text }: (typeof said)[number]): Found<Stood> => ({
       value,
-      name: names.get(value)!,
+      name: value.is === 'fact' ? sayFact(value.fact, words) : text,
       via: text,
     });
     // *wrist* is a further hold, *at the wrist* where the last one is

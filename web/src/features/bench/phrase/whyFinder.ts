@@ -2,6 +2,7 @@ import {
   entryChoices,
   knownChoices,
   linkFinder,
+  matchWords,
   otherWayChoices,
   placeChoices,
   reasonChoices,
@@ -13,7 +14,7 @@ import {
   type ToldLink,
   type Words,
 } from '@odograph/core';
-import { among, type Found } from '../../../design/fields.js';
+import type { Found } from '../../../design/fields.js';
 import { WHY_TEXT as T } from './phrase.text.js';
 
 /** What may be said behind an attempt: something else that was there, what made what possible, how a detail is known, and more about what was said last. */
@@ -93,6 +94,20 @@ const asTyped = (typed: string, attempt: Attempt): readonly Found<WhySaid>[] => 
     : [];
 };
 
+/** What may always be said; made once for as long as the words are there: taking it apart for reading takes longer than a key. */
+type Always = { readonly any: readonly Sayable<WhySaid>[]; readonly aboutAlternative: readonly Sayable<WhySaid>[] };
+const made = new WeakMap<Words, Always>();
+const alwaysOf = (words: Words): Always => {
+  const known = made.get(words) ?? {
+    any: [...MANNERS, ...as(otherWayChoices(words), (way) => ({ is: 'other way', way }))],
+    aboutAlternative: aboutAlternative(words),
+  };
+  made.set(words, known);
+  return known;
+};
+const nameIn = (list: readonly Sayable<WhySaid>[], value: WhySaid): string =>
+  list.find((choice) => choice.value === value)?.texts[0] ?? '';
+
 /** Finds what may be said behind an attempt. `before` is the attempt before it, whose details may have made something possible here; `attempts` are all that there are. */
 export const whyFinder = (
   attempt: Attempt,
@@ -100,17 +115,22 @@ export const whyFinder = (
   attempts: readonly Attempt[],
   words: Words,
 ): ((typed: string) => readonly Found<WhySaid>[]) => {
-  const find = among<WhySaid>([
-    ...MANNERS,
+  const always = alwaysOf(words);
+  const here: readonly Sayable<WhySaid>[] = [
     ...counterChoices(attempt, attempts, words),
-    ...(attempt.alternatives.length ? aboutAlternative(words) : []),
-    ...as(otherWayChoices(words), (way) => ({ is: 'other way', way })),
     ...(attempt.links.length ? [{ value: { is: 'guess' } as const, texts: [T.guess, 'perhaps', 'guess'] }] : []),
     ...as(knownChoices(attempt, words), (known) => ({ is: 'known', known })),
     ...(attempt.evidence.length
       ? [{ value: { is: 'proof' } as const, texts: [T.proof, 'proof', 'shown here', 'seen here'] }]
       : []),
-  ]);
+  ];
+  const lists = [always.any, ...(attempt.alternatives.length ? [always.aboutAlternative] : []), here];
+  const find = (typed: string): readonly Found<WhySaid>[] =>
+    lists
+      .flatMap((list) => matchWords(typed, list).map((m) => ({ ...m, name: nameIn(list, m.value) })))
+      .sort((a, b) => b.score - a.score)
+      .slice(0, MOST_FOUND)
+      .map(({ value, text, name }) => ({ value, name, via: text }));
   const links = linkFinder(attempt, before, words);
   return (typed) => {
     const said = asTyped(typed, attempt);

@@ -67,6 +67,58 @@ const ArcsBeside = ({
 const stateIn = (id: string, taken: ReturnType<typeof takenAway>): keyof typeof T.state | null =>
   taken.falls.has(id) ? 'falls' : taken.mayFall.has(id) ? 'mayFall' : taken.comesBack.has(id) ? 'comesBack' : null;
 
+type Props = {
+  readonly attempt: Attempt;
+  readonly attempts: readonly Attempt[];
+  readonly rows: readonly PartId[];
+  readonly hand: ReasonsHand;
+  readonly words: Words;
+  readonly onPoint: (at: number) => void;
+  /** A link that was drawn from one row to another by the pointer. */ readonly onEnd: (at: number) => void;
+  /** Absent for those who only look. */ readonly onChange: ((links: readonly BecauseLink[]) => void) | undefined;
+  readonly onClose: () => void;
+};
+
+/** The links one below the other; whoever may write says of each whether it is sure, or takes it off. */
+const LinksBelow = ({
+  attempt,
+  attempts,
+  words,
+  onChange,
+}: Pick<Props, 'attempt' | 'attempts' | 'words' | 'onChange'>): React.JSX.Element => (
+  <Box as="ul" listStyleType="none" aria-label={T.links} marginTop="3" fontSize="14px">
+    {attempt.links.map((link) => {
+      const said = sayLink(link, attempt, attempts, words);
+      return (
+        <Flex as="li" key={link.id} gap="2" paddingBlock="1" borderTopWidth="1px" alignItems="baseline">
+          <Box flex="1">{said}</Box>
+          {onChange && (
+            <>
+              <Bare
+                type="button"
+                tabIndex={-1}
+                color="inkSoft"
+                aria-label={T.turn(said)}
+                onClick={() => onChange(attempt.links.map((l) => (l === link ? { ...l, isSure: !l.isSure } : l)))}
+              >
+                {link.isSure ? T.sure : T.guess}
+              </Bare>
+              <Bare
+                type="button"
+                tabIndex={-1}
+                aria-label={T.remove(said)}
+                onClick={() => onChange(attempt.links.filter((l) => l !== link))}
+              >
+                ×
+              </Bare>
+            </>
+          )}
+        </Flex>
+      );
+    })}
+  </Box>
+);
+
 /** The details of an attempt one below the other, with what made what possible as arcs beside them. */
 export const ReasonsHere = ({
   attempt,
@@ -78,17 +130,7 @@ export const ReasonsHere = ({
   onEnd,
   onChange,
   onClose,
-}: {
-  readonly attempt: Attempt;
-  readonly attempts: readonly Attempt[];
-  readonly rows: readonly PartId[];
-  readonly hand: ReasonsHand;
-  readonly words: Words;
-  readonly onPoint: (at: number) => void;
-  /** A link that was drawn from one row to another by the pointer. */ readonly onEnd: (at: number) => void;
-  readonly onChange: (links: readonly BecauseLink[]) => void;
-  readonly onClose: () => void;
-}): React.JSX.Element => {
+}: Props): React.JSX.Element => {
   const here = rows[hand.at];
   const links = attempt.links.map((link) => becauseOf(attempt.id, link));
   const taken = takenAway(here === undefined ? [] : [detailId(attempt.id, here)], links);
@@ -163,35 +205,7 @@ export const ReasonsHere = ({
               })}
             </Box>
           </Flex>
-          {attempt.links.length > 0 && (
-            <Box as="ul" listStyleType="none" aria-label={T.links} marginTop="3" fontSize="14px">
-              {attempt.links.map((link) => {
-                const said = sayLink(link, attempt, attempts, words);
-                return (
-                  <Flex as="li" key={link.id} gap="2" paddingBlock="1" borderTopWidth="1px" alignItems="baseline">
-                    <Box flex="1">{said}</Box>
-                    <Bare
-                      type="button"
-                      tabIndex={-1}
-                      color="inkSoft"
-                      aria-label={T.turn(said)}
-                      onClick={() => onChange(attempt.links.map((l) => (l === link ? { ...l, isSure: !l.isSure } : l)))}
-                    >
-                      {link.isSure ? T.sure : T.guess}
-                    </Bare>
-                    <Bare
-                      type="button"
-                      tabIndex={-1}
-                      aria-label={T.remove(said)}
-                      onClick={() => onChange(attempt.links.filter((l) => l !== link))}
-                    >
-                      ×
-                    </Bare>
-                  </Flex>
-                );
-              })}
-            </Box>
-          )}
+          {attempt.links.length > 0 && <LinksBelow {...{ attempt, attempts, words, onChange }} />}
         </>
       )}
     </Box>

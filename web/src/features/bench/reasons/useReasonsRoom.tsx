@@ -68,7 +68,7 @@ const useReasons = (desk: Desk, view: ClipView | undefined, close: () => void): 
           setDrawnFrom(at);
         }}
         onEnd={(at) => desk.mayWrite && drawn(at)}
-        onChange={change}
+        onChange={desk.mayWrite ? change : undefined}
         onClose={close}
       />
     ),
