@@ -1,4 +1,5 @@
 import type { Words } from '../vocabulary/index.js';
+import { behindName } from './behindName.js';
 import { placeName, stateId } from './places.js';
 import type { Instant } from './types.js';
 import type { Alternative } from './whyTypes.js';
@@ -14,8 +15,7 @@ export const sayAlternative = (alternative: Omit<Alternative, 'id'>, words: Word
       ? [`opens ${opens.kind === 'state' ? placeName(stateId(opens), words) : words.name('action', opens.action)}`]
       : []),
   ];
-  const name = words.name(isAction ? 'action' : 'reaction', what);
-  return details.length ? `${name} (${details.join(', ')})` : name;
+  return behindName(words.name(isAction ? 'action' : 'reaction', what), details);
 };
 
 /**
@@ -35,6 +35,7 @@ export const timeToAct = (
 /** What may be said about the alternative that was told last: why it was not done, and until when it was there. */
 export type AlternativeDetail =
   | { readonly kind: 'why'; readonly why: string }
+  | { readonly kind: 'text'; readonly text: string }
   | { readonly kind: 'until'; readonly at: Instant }
   | { readonly kind: 'opens'; readonly opens: NonNullable<Alternative['opens']> };
 
@@ -48,6 +49,8 @@ export const withAlternativeDetail = (
     switch (detail.kind) {
       case 'why':
         return { ...a, why: detail.why };
+      case 'text':
+        return { ...a, text: detail.text };
       case 'until':
         return { ...a, until: detail.at };
       case 'opens':

@@ -63,7 +63,3 @@ export const withFact = (facts: readonly FactUse[], fact: FactUse): readonly Fac
   ...facts.filter((f) => factSlot(f) !== factSlot(fact)),
   fact,
 ];
-
-const FLIPPED: Readonly<Record<FactWhose, FactWhose>> = { subject: 'opponent', opponent: 'subject', both: 'both' };
-/** The same fact as the other side tells it. */
-export const flipFact = (fact: FactUse): FactUse => ({ ...fact, whose: FLIPPED[fact.whose] });

@@ -1,15 +1,18 @@
 import type { Words } from '../vocabulary/index.js';
+import { behindName } from './behindName.js';
 import { sayControl, type SaidSides } from './sayControl.js';
-import type { HOLD_DEPTHS, HOLD_PURPOSES, THUMBS } from './types.js';
 import { BARE_HOLD, HOLD_PLACES, type Control } from './types.js';
 
 /** How deep, how the thumb is, and what for, in words. */
-export const DEPTH_WORDS: Readonly<Record<(typeof HOLD_DEPTHS)[number], string>> = {
+export const DEPTH_WORDS: Readonly<Record<NonNullable<Control['depth']>, string>> = {
   shallow: 'shallow',
   deep: 'deep',
 };
-export const THUMB_WORDS: Readonly<Record<(typeof THUMBS)[number], string>> = { in: 'thumb in', out: 'thumb out' };
-export const PURPOSE_WORDS: Readonly<Record<(typeof HOLD_PURPOSES)[number], string>> = {
+export const THUMB_WORDS: Readonly<Record<NonNullable<Control['thumb']>, string>> = {
+  in: 'thumb in',
+  out: 'thumb out',
+};
+export const PURPOSE_WORDS: Readonly<Record<Control['purposes'][number], string>> = {
   steer: 'to steer',
   pull: 'to pull',
   push: 'to push',
@@ -55,11 +58,8 @@ const detailsOf = ({ place, depth, thumb, purposes, hidden }: Omit<Control, 'id'
 ];
 
 /** A hold in words, with what is said about it behind: *right hand on their left sleeve (wrist, to steer)*. */
-export const sayHold = (control: Control, words: Words, said?: SaidSides): string => {
-  const name = sayControl(control, words, said);
-  const details = detailsOf(control);
-  return details.length ? `${name} (${details.join(', ')})` : name;
-};
+export const sayHold = (control: Control, words: Words, said?: SaidSides): string =>
+  behindName(sayControl(control, words, said), detailsOf(control));
 
 /** A hold with something said about it; said once more, it is taken off. */
 export const withHoldDetail = (control: Control, detail: HoldDetail): Control => {

@@ -27,16 +27,8 @@ export {
   standingOf,
   type Standing,
 } from './standing.js';
-export {
-  controlKey,
-  mirrorAttempt,
-  mirrorControl,
-  mirrorFact,
-  mirrorSaid,
-  normaliseSides,
-  otherSide,
-} from './sides.js';
-export { WHEN_WORDS, bareWhose, factSlot, factText, flipFact, sayFact, valuesOf, withFact } from './facts.js';
+export { controlKey, mirrorAttempt, mirrorControl, mirrorSaid, normaliseSides, otherSide } from './sides.js';
+export { WHEN_WORDS, bareWhose, factSlot, factText, sayFact, valuesOf, withFact } from './facts.js';
 export { sayAlternative, timeToAct, withAlternativeDetail, type AlternativeDetail } from './alternatives.js';
 export {
   SEEN,

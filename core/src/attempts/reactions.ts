@@ -1,4 +1,5 @@
 import type { Limb, Words } from '../vocabulary/index.js';
+import { behindName } from './behindName.js';
 import type { Instant, ReactionQuality, ReactionUse, Side } from './types.js';
 
 /** How good a reaction was, in words. */
@@ -29,7 +30,7 @@ export const sayReaction = (reaction: Omit<ReactionUse, 'id'>, words: Words): st
     ...(reaction.quality ? [QUALITY_WORDS[reaction.quality]] : []),
     ...(reaction.deciding ? [DECIDING_WORDS] : []),
   ];
-  return details.length ? `${name} (${details.join(', ')})` : name;
+  return behindName(name, details);
 };
 
 /**

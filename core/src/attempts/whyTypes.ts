@@ -45,9 +45,6 @@ export const BARE_ALTERNATIVE = {
 export const LINK_KINDS = ['enables', 'prevents', 'forces', 'exposes', 'delays'] as const;
 export type LinkKind = (typeof LINK_KINDS)[number];
 
-/** Details of an attempt that are one of a kind, and lists whose items are details each. */
-export const SINGLE_PARTS = ['state', 'action', 'finish', 'result'] as const;
-export const LISTED_PARTS = ['fact', 'control', 'reaction', 'alternative', 'error'] as const;
 /** A detail of an attempt: `state`, `action`, `finish`, `result`, or an item of a list by its id (`control:ID`). */
 export type PartId = string;
 /** A detail of this attempt (`attemptId` null) or of another one of the same footage. */

@@ -200,7 +200,6 @@ const findersFor = (words: Words) => ({
   reaction: orRead(finder(reactionChoices(words)), 'reaction', words, (m) =>
     m.part === 'reaction' && !m.isAction ? m.what : undefined,
   ),
-  facts: whyFinders(words),
   behind: whyFinders(words),
   why: orRead(finder(reasonChoices(words)), 'reason', words, (m) => (m.part === 'reason' ? m.reason : undefined)),
 });

@@ -140,7 +140,7 @@ const DETAIL_ALIASES: Readonly<Record<ReactionQuality, readonly string[]>> = {
 };
 /** What may be said about something that was told last: something of it, or that it was at the frame that is shown. */
 export type Here = { readonly kind: 'here' };
-export const HERE_TEXTS = ['at this frame', 'here', 'now', 'right here', 'right now'] as const;
+const HERE_TEXTS = ['at this frame', 'here', 'now', 'right here', 'right now'] as const;
 const LIMB_SIDES = [null, 'left', 'right'] as const;
 
 /** What may be said about the reaction that was told last: how good it was, that it decided, with what it was done, and when. They stand behind what else is typed there. */

@@ -9,7 +9,6 @@ export {
   reactionChoices,
   reasonChoices,
   resultChoices,
-  HERE_TEXTS,
   type Here,
 } from './choices.js';
 export {
@@ -17,7 +16,6 @@ export {
   factChoices,
   holdDetailChoices,
   knownChoices,
-  lastHold,
   linkFinder,
   otherWayChoices,
   type FoundLink,

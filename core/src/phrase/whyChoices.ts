@@ -16,7 +16,6 @@ import {
   sayFact,
   valuesOf,
   type Attempt,
-  type Control,
   type EvidenceHow,
   type FactUse,
   type HoldDetail,
@@ -187,7 +186,3 @@ export const knownChoices = (attempt: Attempt, words: Words): readonly Sayable<K
       bonus: part === 'result' ? 0.05 : 0,
     }));
   });
-
-/** The last hold of a side, about which more can be said. */
-export const lastHold = (controls: readonly Control[], holder: Control['holder']): Control | undefined =>
-  controls.filter((c) => c.holder === holder).at(-1);

@@ -61,3 +61,29 @@ export const Choice = <T extends string>({
     </Box>
   </Box>
 );
+
+/** One of two words, for what is so or is not. */
+export const YesNo = ({
+  label,
+  name,
+  is,
+  words,
+  onChange,
+}: {
+  readonly label: string;
+  readonly name: string;
+  readonly is: boolean;
+  readonly words: Readonly<Record<'yes' | 'no', string>>;
+  readonly onChange: (is: boolean) => void;
+}): React.JSX.Element => (
+  <Choice
+    label={label}
+    name={name}
+    value={is ? 'yes' : 'no'}
+    options={[
+      ['yes', words.yes],
+      ['no', words.no],
+    ]}
+    onChange={(said) => onChange(said === 'yes')}
+  />
+);

@@ -6,7 +6,7 @@ export { CautionNote } from './CautionNote.js';
 export { Sentence } from './Sentence.js';
 export { useSize, type Size } from './useSize.js';
 export { useStable } from './useStable.js';
-export { Choice } from './Choice.js';
+export { Choice, YesNo } from './Choice.js';
 export { Counted } from './Counted.js';
 export { PickRow } from './PickRow.js';
 export { FormActions } from './FormActions.js';

@@ -12,9 +12,9 @@ const PACES = [
   [Infinity, 'two seconds or more'],
 ] as const;
 const paceOf = (seconds: number): string => PACES.find(([below]) => seconds < below)![1];
-const between = (view: ClipView, from: Instant | null, to: Instant | null): readonly string[] => {
-  const [a, b] = [from && secondsOf(view, from), to && secondsOf(view, to)];
-  return a === undefined || b === undefined || a === null || b === null ? [] : [paceOf(b - a)];
+const between = (view: ClipView, from: Instant, to: Instant | null): readonly string[] => {
+  const [a, b] = [secondsOf(view, from), to ? secondsOf(view, to) : undefined];
+  return a === undefined || b === undefined ? [] : [paceOf(b - a)];
 };
 
 /** How long it took from the start to the commit, and from there to the end. */

@@ -1,7 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { SKEWS } from '@odograph/core';
 import { useId } from 'react';
-import { Choice, Counted, Labelled, Picked } from '../../design/index.js';
+import { Choice, Counted, Labelled, Picked, YesNo } from '../../design/index.js';
 import { useLibrary } from '../library/index.js';
 import { FOOTAGE_TEXT as T, SETTING_WORDS } from './footage.text.js';
 import { notAgreed, type Sheet, type SheetProblem } from './sheet.js';
@@ -156,27 +156,15 @@ export const SheetConsent = ({ sheet, set }: Props): React.JSX.Element | null =>
 /** Whether it counts, and the usual reasons for which its figures say less; of training, whether it was live. */
 export const SheetCounts = ({ sheet, set }: Props): React.JSX.Element => (
   <Flex gap="8" marginBottom="5" wrap="wrap" alignItems="flex-start">
-    <Choice
+    <YesNo
       label={T.counted}
       name="counted"
-      value={sheet.counted ? 'yes' : 'no'}
-      options={[
-        ['yes', T.counts.yes],
-        ['no', T.counts.no],
-      ]}
-      onChange={(counted) => set({ counted: counted === 'yes' })}
+      is={sheet.counted}
+      words={T.counts}
+      onChange={(counted) => set({ counted })}
     />
     {sheet.setting === 'training' && (
-      <Choice
-        label={T.live}
-        name="live"
-        value={sheet.live ? 'yes' : 'no'}
-        options={[
-          ['yes', T.lives.yes],
-          ['no', T.lives.no],
-        ]}
-        onChange={(live) => set({ live: live === 'yes' })}
-      />
+      <YesNo label={T.live} name="live" is={sheet.live} words={T.lives} onChange={(live) => set({ live })} />
     )}
     <Labelled label={T.skewedBy}>
       <Picked

@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { FAMILIES, LEAD_LIMBS, RISK_CLASSES, RISK_PAIN, type Definition, type Family, type Role } from '@odograph/core';
-import { Choice, Counted, Labelled, Picked, Ruled } from '../../design/index.js';
+import { Choice, Counted, Labelled, Picked, Ruled, YesNo } from '../../design/index.js';
 import { ActionFields } from './ActionFields.js';
 import { FactFields } from './FactFields.js';
 import { ParentPicked, without, type DefinitionProps, type FieldsOf } from './fieldParts.js';
@@ -131,15 +131,12 @@ const TargetFields = ({ definition, words, onChange }: FieldsOf<'target'>): Reac
             ]}
             onChange={(made) => onChange({ ...definition, cloth: made === 'cloth' })}
           />
-          <Choice
+          <YesNo
             label={T.sided}
             name="sided"
-            value={definition.sided ? 'yes' : 'no'}
-            options={[
-              ['yes', T.many.yes],
-              ['no', T.many.no],
-            ]}
-            onChange={(said) => onChange({ ...definition, sided: said === 'yes' })}
+            is={definition.sided}
+            words={T.many}
+            onChange={(sided) => onChange({ ...definition, sided })}
           />
         </>
       )}

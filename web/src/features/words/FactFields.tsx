@@ -1,7 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { valueKey, type FactValue } from '@odograph/core';
 import { Plus, X } from 'lucide-react';
-import { Action, Choice, Ruled } from '../../design/index.js';
+import { Action, Choice, Ruled, YesNo } from '../../design/index.js';
 import type { FieldsOf } from './fieldParts.js';
 import { FACT_TEXT as T } from './words.text.js';
 
@@ -35,15 +35,12 @@ export const FactFields = ({ definition, onChange }: FieldsOf<'fact'>): React.JS
           options={(['subject', 'opponent', 'both'] as const).map((w) => [w, T.whoseIs[w]] as const)}
           onChange={(whose) => onChange({ ...definition, whose: whose })}
         />
-        <Choice
+        <YesNo
           label={T.sided}
           name="sided"
-          value={definition.sided ? 'yes' : 'no'}
-          options={[
-            ['yes', T.hasSides],
-            ['no', T.noSides],
-          ]}
-          onChange={(said) => onChange({ ...definition, sided: said === 'yes' })}
+          is={definition.sided}
+          words={T.sides}
+          onChange={(sided) => onChange({ ...definition, sided })}
         />
       </Flex>
       <Box as="fieldset" border="none" marginTop="3">

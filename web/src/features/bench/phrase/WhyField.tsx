@@ -1,7 +1,6 @@
 import {
   BARE_ALTERNATIVE,
   EVIDENCE_WORDS,
-  detailId,
   linksTold,
   sayAlternative,
   sayLink,
@@ -55,9 +54,7 @@ const changesBy = (said: WhySaid, { attempt, at }: Saying, shown: Shown | null):
     case 'opens':
       return about({ kind: 'opens', opens: said.opens });
     case 'text':
-      return {
-        alternatives: alternatives.map((a, i) => (i === alternatives.length - 1 ? { ...a, text: said.text } : a)),
-      };
+      return about({ kind: 'text', text: said.text });
     case 'link':
       return { links: [...linksTold(attempt), { ...said.link, id: newId(), isSure: true }] };
     case 'guess':
@@ -116,7 +113,7 @@ const itemsOf = (attempt: Attempt, attempts: readonly Attempt[], words: Words): 
     without: { links: attempt.links.filter((o) => o !== l) },
   })),
   ...attempt.evidence.map((e) => ({
-    key: detailId('', e.part),
+    key: `known ${e.part}`,
     text: T.known(sayPart(attempt, e.part, words) ?? T.gone, EVIDENCE_WORDS[e.how], e.proof !== null),
     without: { evidence: attempt.evidence.filter((o) => o !== e) },
   })),

@@ -170,5 +170,6 @@ export const useFinders = (
     () => lazily(() => whyFinder(view.attempt, before?.attempt, attempts, words)),
     [view.attempt, before, attempts, words],
   );
-  return { find: { ...find, why }, proposed: proposalsFor(view.attempt, words, left) };
+  const all = useMemo((): Finders => ({ ...find, why }), [find, why]);
+  return { find: all, proposed: proposalsFor(view.attempt, words, left) };
 };

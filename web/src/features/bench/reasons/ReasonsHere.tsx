@@ -10,8 +10,9 @@ import {
   type PartId,
   type Words,
 } from '@odograph/core';
-import { Action, Bare, Heading } from '../../../design/index.js';
+import { Bare } from '../../../design/index.js';
 import { laidOut } from './arcs.js';
+import { PanelHead } from './PanelHead.js';
 import { KIND_TEXT, REASONS_TEXT as T } from './reasons.text.js';
 import type { ReasonsHand } from './reasonsHand.js';
 
@@ -142,12 +143,7 @@ export const ReasonsHere = ({
   const text = (part: PartId | undefined): string => (part === undefined ? '' : (sayPart(attempt, part, words) ?? ''));
   return (
     <Box flex="1" minHeight="0" overflowY="auto" padding="4" data-testid="reasons">
-      <Flex justifyContent="space-between" alignItems="baseline" marginBottom="2">
-        <Heading fontSize="21px">{T.title}</Heading>
-        <Action tone="quiet" onClick={onClose}>
-          {T.close}
-        </Action>
-      </Flex>
+      <PanelHead title={T.title} onClose={onClose} />
       {rows.length === 0 ? (
         <Box color="inkSoft">{T.empty}</Box>
       ) : (

@@ -1,4 +1,4 @@
-import { Box, Flex } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import {
   cameWith,
   differencesOf,
@@ -9,8 +9,9 @@ import {
   type TimeTable,
   type Words,
 } from '@odograph/core';
-import { Action, Heading, Picked } from '../../../design/index.js';
+import { Action, Picked } from '../../../design/index.js';
 import type { ClipView } from '../../library/index.js';
+import { PanelHead } from './PanelHead.js';
 import { COMPARED_TEXT, TRIES_TEXT as T } from './reasons.text.js';
 
 const seconds = (table: TimeTable, from: number, to: number): string =>
@@ -77,12 +78,7 @@ export const TriesHere = ({
   const also = different.filter((d) => !came.includes(d) && !changed.includes(d));
   return (
     <Box flex="1" minHeight="0" overflowY="auto" padding="4" data-testid="tries">
-      <Flex justifyContent="space-between" alignItems="baseline" marginBottom="2">
-        <Heading fontSize="21px">{T.title}</Heading>
-        <Action tone="quiet" onClick={onClose}>
-          {T.close}
-        </Action>
-      </Flex>
+      <PanelHead title={T.title} onClose={onClose} />
       {!beside ? (
         <Box color="inkSoft">{T.none}</Box>
       ) : (

@@ -1,5 +1,7 @@
 import type { Compared, LinkKind } from '@odograph/core';
 
+export const PANEL_TEXT = { close: 'Back to the list' } as const;
+
 export const REASONS_TEXT = {
   label: 'What made what possible',
   title: 'Why it went so',
@@ -15,7 +17,6 @@ export const REASONS_TEXT = {
   sure: 'sure',
   remove: (text: string): string => `Take the link off: ${text}`,
   turn: (text: string): string => `Sure or a guess: ${text}`,
-  close: 'Back to the list',
   state: { falls: 'falls', mayFall: 'may fall', comesBack: 'comes back' },
 } as const;
 
@@ -44,7 +45,6 @@ export const TRIES_TEXT = {
   toEnd: 'then to end',
   join: 'It’s another try of that one',
   part: 'Not a try of the same thing',
-  close: 'Back to the list',
 } as const;
 
 export const COMPARED_TEXT: Readonly<Record<Compared, string>> = {
