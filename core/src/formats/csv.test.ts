@@ -96,6 +96,16 @@ const OWN: readonly WordChange[] = [
     },
   },
   { ...{ id: '5', version: 1, kind: 'reason', key: 'own-high-sea', name: 'high sea' }, definition: { kind: 'reason' } },
+  {
+    ...{ id: '6', version: 1, kind: 'fact', key: 'own-chin', name: 'chin' },
+    definition: {
+      ...{ kind: 'fact', sided: false, families: ['back'], whose: 'opponent' },
+      values: [
+        { key: 'chin-tucked', says: 'chin tucked', aliases: ['chin down', 'chin hidden'] },
+        { key: 'chin-up', says: 'chin up', aliases: [] },
+      ],
+    },
+  },
 ];
 
 describe('words as a list', () => {
@@ -121,6 +131,25 @@ describe('words as a list', () => {
       [7, 'known'],
     ]);
     expect(readWords('art,name,alias\n', words)).toBe('head missing');
+  });
+
+  test('when a list says the values of a fact anew, each should stay under the key it had, with what the list does not say', () => {
+    const before = { key: 'value-1', says: 'chin tucked', theirs: 'their chin tucked', aliases: ['chin down'] };
+    const definition = { kind: 'fact', sided: false, families: [], whose: 'opponent', values: [before] } as const;
+    const own = withChanges(SHIPPED_WORDS, [
+      { id: '1', version: 1, kind: 'fact', key: 'own-chin', name: 'chin', definition },
+    ]);
+    const text = 'kind,name,alias,values\nfact,chin,,Chin tucked = chin hidden | chin up\n';
+    const [line] = readWords(text, own, () => definition) as readonly WordLine[];
+    expect(line).toMatchObject({
+      does: 'changes',
+      definition: {
+        values: [
+          { ...before, says: 'Chin tucked', aliases: ['chin hidden'] },
+          { key: 'chin-up', says: 'chin up', aliases: [] },
+        ],
+      },
+    });
   });
 
   test('when an academy’s own words go out as a list, another academy should get them whole, and the first see nothing new in them', () => {

@@ -124,9 +124,20 @@ export type SaidDefinition = Fields<'position'> &
   Fields<'target'> &
   Fields<'fact'> & { readonly risk?: Partial<Risk> };
 
+/** The values that a line says of a fact, each under the key it had: what is kept of attempts names it. */
+const valuesKept = (before: readonly FactValue[], said: readonly FactValue[]): readonly FactValue[] =>
+  said.map((value) => {
+    const known = before.find((v) => asCompared(v.says) === asCompared(value.says));
+    return known ? { ...known, ...value, key: known.key } : value;
+  });
+
 /** A word, or what one is, with what a line says of it. */
-export const withSaid = <T extends Word | Definition>(before: T, { risk, ...said }: SaidDefinition): T =>
-  before.kind === 'submission' ? { ...before, risk: { ...before.risk, ...risk } } : { ...before, ...said };
+export const withSaid = <T extends Word | Definition>(before: T, { risk, ...said }: SaidDefinition): T => {
+  if (before.kind === 'submission') return { ...before, risk: { ...before.risk, ...risk } };
+  if (before.kind === 'fact' && said.values)
+    return { ...before, ...said, values: valuesKept(before.values, said.values) };
+  return { ...before, ...said };
+};
 
 /** A cell that could not be read. */
 export type CellFault = { readonly column: WordColumn; readonly text: string };
