@@ -99,7 +99,7 @@ describe('reading a phrase', () => {
           expect(readPhrase(text, words)).toEqual(readPhrase(text, new Words(words.all)));
         },
       ),
-      { numRuns: 40 },
+      { numRuns: 16 },
     );
   });
 
@@ -168,9 +168,9 @@ describe('reading a phrase', () => {
   });
 
   test('when made-up phrases of seeds nobody looked at are read, with slips and without, nearly all should be wholly right', () => {
-    const withSlips = [20_261_126, 20_261_127, 20_261_128].flatMap((seed) => makePhrases(words, seed, 60, 25));
+    const withSlips = [20_261_126, 20_261_127, 20_261_128].flatMap((seed) => makePhrases(words, seed, 30, 25));
     expect(share(withSlips)).toBeGreaterThanOrEqual(0.92);
-    expect(share(makePhrases(words, 20_261_126, 60, 0))).toBeGreaterThanOrEqual(0.98);
+    expect(share(makePhrases(words, 20_261_126, 40, 0))).toBeGreaterThanOrEqual(0.98);
   });
 });
 

@@ -75,10 +75,10 @@ describe('letters that go out', () => {
   test('when the mail server says nothing, the try should end by itself, and requests not wait for it', async () => {
     mail.mood = 'slow';
     await invite('slow@harbour.example');
-    const began = performance.now();
-    const sending = post.sendOne();
+    let isGivenUp = false;
+    const sending = post.sendOne().then(() => (isGivenUp = true));
     expect((await head.ask('GET', '/api/letters')).status).toBe(200);
-    expect(performance.now() - began).toBeLessThan(2000);
+    expect(isGivenUp).toBe(false);
     await sending;
     expect(await letterTo('slow@harbour.example')).toMatchObject({ state: 'waiting', why: 'slow' });
     expect(await secrets()).toHaveLength(1);
