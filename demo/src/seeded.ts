@@ -19,6 +19,7 @@ import {
   type Control,
   type Finish,
   type Footage,
+  NO_ROWS,
   type Library,
   type MediaFile,
   type Person,
@@ -368,6 +369,7 @@ class Seeding {
     return {
       format: 'odograph-library',
       formatVersion: 1,
+      ...NO_ROWS,
       academy: {
         id: idAt(randomOf(this.own + 0x5eed), START_MS),
         name: `Seeded ${this.size}`,
@@ -380,8 +382,6 @@ class Seeding {
       angles: this.angles.sort(byId),
       attempts: this.attempts.sort(byId),
       clips: this.clips.sort(byId),
-      routes: [],
-      moments: [],
     };
   }
 }

@@ -25,6 +25,7 @@ import { RoutesModule } from './routes/routes.module.js';
 import { ScoreboardModule } from './scoreboard/scoreboard.module.js';
 import { StandInsModule } from './standIns/standIns.module.js';
 import { UploadsModule } from './uploads/uploads.module.js';
+import { WhyModule } from './why/why.module.js';
 import { WordsModule } from './words/words.module.js';
 
 @Module({})
@@ -58,6 +59,7 @@ export class AppModule {
         PeopleModule,
         WordsModule,
         MomentsModule,
+        WhyModule,
         RoutesModule,
         MapModule,
         NewsModule,

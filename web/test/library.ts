@@ -1,6 +1,7 @@
 import {
   BARE_CLIP,
   BARE_FOOTAGE,
+  NO_ROWS,
   draftAttempt,
   type Angle,
   type Attempt,
@@ -101,6 +102,7 @@ const personNamed = (id: string, name: string): Person => ({
 const persons: readonly Person[] = [personNamed('orla', 'Orla Venn'), personNamed('sten', 'Sten Abara')];
 
 export const libraryWith = (attempts: readonly Attempt[]): Library => ({
+  ...NO_ROWS,
   format: 'odograph-library',
   formatVersion: 1,
   academy: { id: 'academy', name: 'A room', timeZone: 'UTC' },
@@ -111,6 +113,4 @@ export const libraryWith = (attempts: readonly Attempt[]): Library => ({
   angles: [angle],
   attempts,
   clips: attempts.map((a) => clipOn(a)),
-  routes: [],
-  moments: [],
 });

@@ -1,8 +1,6 @@
 import type { ClockAnchor } from '../timecode/index.js';
-import type { Angle, Footage, MediaFile } from '../footage/index.js';
-import type { Attempt, Clip, KeptRoute } from '../attempts/index.js';
-import type { Moment } from '../moments/index.js';
-import type { Person } from '../people/index.js';
+import type { Attempt, Clip } from '../attempts/index.js';
+import type { LibraryLists } from '../library/index.js';
 import type { WordChange } from '../vocabulary/index.js';
 import type { MemberRole } from './people.js';
 import type { Binned } from './routes.js';
@@ -92,15 +90,7 @@ export type BinItem = {
 };
 
 /** The records an edit has touched, as they are now; `removed` names those that went to the bin. */
-export type Changed = {
-  readonly persons?: readonly Person[];
-  readonly footage?: readonly Footage[];
-  readonly angles?: readonly Angle[];
-  readonly files?: readonly MediaFile[];
-  readonly attempts?: readonly Attempt[];
-  readonly clips?: readonly Clip[];
-  readonly routes?: readonly KeptRoute[];
-  readonly moments?: readonly Moment[];
+export type Changed = Partial<LibraryLists> & {
   /** All changes to words, where one of them was touched. */
   readonly wordChanges?: readonly WordChange[];
   readonly removed?: readonly string[];

@@ -28,5 +28,6 @@ export * from './people.js';
 export * from './words.js';
 export * from './moments.js';
 export * from './routes.js';
+export * from './why.js';
 export { libraryFile } from './libraryFile.js';
 export * from './media.js';

@@ -58,4 +58,7 @@ export const libraryFile = Joi.object<Library>({
   }),
   routes: Joi.array().default([]),
   moments: Joi.array().default([]),
+  principles: Joi.array().default([]),
+  todos: Joi.array().default([]),
+  drawings: Joi.array().default([]),
 }).unknown();

@@ -1,12 +1,18 @@
 import type { Attempt, Clip, KeptRoute } from '../attempts/index.js';
+import type { Drawing } from '../drawings/index.js';
 import type { Moment } from '../moments/index.js';
 import type { Person } from '../people/index.js';
+import type { Principle } from '../principles/index.js';
+import type { Todo } from '../todos/index.js';
 import type { AliasLines, AngleFields, AthleteRef, Binned, FootageFields, PersonFields } from '../contract/index.js';
 import type { WordChange } from '../vocabulary/index.js';
 
 export type AttemptChanges = Partial<Omit<Attempt, 'id' | 'version' | 'footageId' | 'angleId'>>;
 export type ClipChanges = Partial<Omit<Clip, 'id' | 'version' | 'attemptId' | 'angleId'>>;
 export type MomentChanges = Partial<Pick<Moment, 'at' | 'attemptId' | 'state' | 'subject' | 'note'>>;
+export type PrincipleChanges = Partial<Omit<Principle, 'id' | 'version'>>;
+export type TodoChanges = Partial<Omit<Todo, 'id' | 'version' | 'kind' | 'opened'>>;
+export type DrawingChanges = Partial<Omit<Drawing, 'id' | 'version' | 'footageId' | 'angleId'>>;
 export type RouteChanges = Partial<Pick<KeptRoute, 'name' | 'steps'>>;
 /** A person who is not there yet is made with the name given. */
 export type FootageChanges = Partial<FootageFields> & {
@@ -20,6 +26,9 @@ type FieldEdit<Kind extends string, Changes> = { readonly kind: Kind; readonly i
 /** A clip with the attempt that it looks at. */
 export type MadeClip = { readonly attempt: Attempt; readonly clip: Clip };
 
+/** What can be taken away: into the bin, or, where that has no room for it, until undo. */
+export type Removable = Binned | 'moment' | 'principle' | 'todo' | 'drawing';
+
 /** What somebody does to the library, said once: `applyEdit` shows it, `requestOf` sends it. */
 export type Doing =
   | ({ readonly kind: 'new clip' } & MadeClip)
@@ -29,6 +38,9 @@ export type Doing =
   | { readonly kind: 'new moment'; readonly moment: Moment }
   | { readonly kind: 'new person'; readonly person: Person }
   | { readonly kind: 'new route'; readonly route: KeptRoute }
+  | { readonly kind: 'new principle'; readonly principle: Principle }
+  | { readonly kind: 'new todo'; readonly todo: Todo }
+  | { readonly kind: 'new drawing'; readonly drawing: Drawing }
   | FieldEdit<'attempt', AttemptChanges>
   | FieldEdit<'clip', ClipChanges>
   | FieldEdit<'angle', Partial<AngleFields>>
@@ -36,10 +48,13 @@ export type Doing =
   | FieldEdit<'person', Partial<PersonFields>>
   | FieldEdit<'route', RouteChanges>
   | FieldEdit<'moment', MomentChanges>
+  | FieldEdit<'principle', PrincipleChanges>
+  | FieldEdit<'todo', TodoChanges>
+  | FieldEdit<'drawing', DrawingChanges>
   /** What is said of a word, whole. */
   | { readonly kind: 'word'; readonly change: WordChange }
   | { readonly kind: 'aliases'; readonly lines: AliasLines['lines'] }
-  | { readonly kind: 'remove'; readonly what: Binned | 'moment'; readonly id: string }
+  | { readonly kind: 'remove'; readonly what: Removable; readonly id: string }
   | { readonly kind: 'restore'; readonly what: Binned; readonly id: string }
   | { readonly kind: 'undo' }
   | { readonly kind: 'redo' };

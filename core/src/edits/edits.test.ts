@@ -3,7 +3,7 @@ import type { Attempt, Clip } from '../attempts/index.js';
 import type { Person } from '../people/index.js';
 import { BARE_CLIP, BARE_FOOTAGE, draftAttempt } from '../rows/index.js';
 import { attemptEdit, newClip as newClipRequest, newClips, newMoment, wordEdit } from '../contract/index.js';
-import type { Library } from '../library/index.js';
+import { NO_ROWS, type Library } from '../library/index.js';
 import { fieldsSent, requestOf, rowIdOf, seenVersion, withEdits, withoutFields, type LibraryEdit } from './index.js';
 
 const at = (frame: number) => ({ frame, pts: frame * 10 });
@@ -22,7 +22,7 @@ const person = (id: string): Person => ({
 });
 const library: Library = {
   ...{ format: 'odograph-library', formatVersion: 1, academy: { id: 'academy', name: 'A room', timeZone: 'UTC' } },
-  ...{ wordChanges: [], files: [], routes: [{ id: 'r', version: 1, name: 'r', steps: [] }], moments: [] },
+  ...{ ...NO_ROWS, wordChanges: [], routes: [{ id: 'r', version: 1, name: 'r', steps: [] }] },
   persons: [person('orla'), person('sten')],
   footage: [
     {

@@ -38,6 +38,37 @@ const madeSent = ({ attempt, clip }: MadeClip): Omit<NewClip, 'editId'> => ({
 /** Under which address of the server the records of a kind lie. */
 const ADDRESS: Readonly<Record<Kept, string>> = { ...ROWS, word: 'words' };
 
+type Making = Extract<
+  LibraryEdit,
+  { kind: 'new moment' | 'new person' | 'new route' | 'new principle' | 'new todo' | 'new drawing' }
+>;
+const withoutVersion = <T extends { readonly version: number }>({ version, ...fields }: T): Omit<T, 'version'> => {
+  void version;
+  return fields;
+};
+/** What is sent of a row that is made, and of which kind it is. */
+const madeOf = (edit: Making): readonly [Kept, object] => {
+  switch (edit.kind) {
+    case 'new moment': {
+      const { id, angleId, at, pressed, speed } = edit.moment;
+      return ['moment', { id, angleId, atFrame: at.frame, pressedFrame: pressed.frame, speed }];
+    }
+    case 'new person':
+      return ['person', withoutVersion(edit.person)];
+    case 'new route':
+      return ['route', withoutVersion(edit.route)];
+    case 'new principle':
+      return ['principle', withoutVersion(edit.principle)];
+    case 'new todo':
+      return ['todo', withoutVersion(edit.todo)];
+    case 'new drawing': {
+      const { footageId, ...fields } = withoutVersion(edit.drawing);
+      void footageId;
+      return ['drawing', asSent('drawing', fields)];
+    }
+  }
+};
+
 /** The row that an edit changes; null where it makes one, or where only the server knows which. */
 const rowOf = (edit: LibraryEdit): { readonly kind: Kept; readonly id: string } | null => {
   if ('changes' in edit) return { kind: edit.kind, id: edit.id };
@@ -70,26 +101,25 @@ export const requestOf = (edit: LibraryEdit, base: number | null): EditRequest =
       return post('clips/many', { clips: edit.made.map(madeSent) });
     case 'new look':
       return post(`attempts/${edit.clip.attemptId}/looks`, { clip: clipSent(edit.clip) });
-    case 'new moment': {
-      const { id, angleId, at, pressed, speed } = edit.moment;
-      return post('moments', { id, angleId, atFrame: at.frame, pressedFrame: pressed.frame, speed });
-    }
-    case 'new person': {
-      const { version, ...fields } = edit.person;
-      void version;
-      return post('persons', fields);
-    }
-    case 'new route': {
-      const { id, name, steps } = edit.route;
-      return post('routes', { id, name, steps });
+    case 'new moment':
+    case 'new person':
+    case 'new route':
+    case 'new principle':
+    case 'new todo':
+    case 'new drawing': {
+      const [of, fields] = madeOf(edit);
+      return post(ADDRESS[of], fields);
     }
     case 'angle':
     case 'attempt':
     case 'clip':
+    case 'drawing':
     case 'footage':
     case 'moment':
     case 'person':
-    case 'route': {
+    case 'principle':
+    case 'route':
+    case 'todo': {
       const body = { editId, baseVersion, changes: asSent(edit.kind, edit.changes) };
       return { url: `${ADDRESS[edit.kind]}/${edit.id}`, method: 'PATCH', body };
     }

@@ -1,21 +1,12 @@
 import { asSaid, type Attempt, type Clip, type Instant } from '../attempts/index.js';
 import { type Person } from '../people/index.js';
-import type { AthleteRef, Binned } from '../contract/index.js';
-import type { Library } from '../library/index.js';
-import type { ClipChanges, FootageChanges, LibraryEdit, MomentChanges } from './edit.js';
+import type { AthleteRef } from '../contract/index.js';
+import { LISTS, type Library } from '../library/index.js';
+import type { ClipChanges, FootageChanges, LibraryEdit, MomentChanges, Removable } from './edit.js';
 
-/** Where the records of each kind lie in the library. */
-export const ROWS = {
-  angle: 'angles',
-  attempt: 'attempts',
-  clip: 'clips',
-  footage: 'footage',
-  moment: 'moments',
-  person: 'persons',
-  route: 'routes',
-  word: 'wordChanges',
-} as const satisfies Record<Binned | 'angle' | 'attempt' | 'moment', keyof Library>;
-export type Kept = keyof typeof ROWS;
+/** Where the records lie that edits change. */
+export const ROWS = { ...LISTS, word: 'wordChanges' } as const;
+export type Kept = Exclude<keyof typeof ROWS, 'file'>;
 
 type Row = { readonly id: string };
 
@@ -48,7 +39,7 @@ const withoutClips = (library: Library, isGone: (clip: Clip) => boolean): Librar
   };
 };
 
-const removed = (library: Library, what: Binned | 'moment', id: string): Library => {
+const removed = (library: Library, what: Removable, id: string): Library => {
   switch (what) {
     case 'clip':
       return withoutClips(library, (clip) => clip.id === id);
@@ -61,11 +52,15 @@ const removed = (library: Library, what: Binned | 'moment', id: string): Library
         angles: left.angles.filter((a) => !angles.has(a.id)),
         attempts: left.attempts.filter((a) => a.footageId !== id),
         moments: left.moments.filter((m) => m.footageId !== id),
+        drawings: left.drawings.filter((d) => d.footageId !== id),
       };
     }
+    case 'drawing':
     case 'moment':
     case 'person':
+    case 'principle':
     case 'route':
+    case 'todo':
     case 'word':
       return { ...library, [ROWS[what]]: without<Row>(library[ROWS[what]], id) };
   }
@@ -137,6 +132,12 @@ export const applyEdit = (library: Library, edit: LibraryEdit): Library => {
       return { ...library, persons: upsert(library.persons, [edit.person]) };
     case 'new route':
       return { ...library, routes: upsert(library.routes, [edit.route]) };
+    case 'new principle':
+      return { ...library, principles: upsert(library.principles, [edit.principle]) };
+    case 'new todo':
+      return { ...library, todos: upsert(library.todos, [edit.todo]) };
+    case 'new drawing':
+      return { ...library, drawings: upsert(library.drawings, [edit.drawing]) };
     case 'attempt':
       return {
         ...library,
@@ -147,11 +148,14 @@ export const applyEdit = (library: Library, edit: LibraryEdit): Library => {
     case 'footage':
       return withFootage(library, edit.id, edit.changes);
     case 'angle':
-      return { ...library, angles: changed(library.angles, edit.id, (row) => ({ ...row, ...edit.changes })) };
+    case 'drawing':
     case 'person':
-      return { ...library, persons: changed(library.persons, edit.id, (row) => ({ ...row, ...edit.changes })) };
+    case 'principle':
     case 'route':
-      return { ...library, routes: changed(library.routes, edit.id, (row) => ({ ...row, ...edit.changes })) };
+    case 'todo': {
+      const list = ROWS[edit.kind];
+      return { ...library, [list]: changed<Row>(library[list], edit.id, (row) => ({ ...row, ...edit.changes })) };
+    }
     case 'moment': {
       const changes = settled(edit.changes);
       return { ...library, moments: changed(library.moments, edit.id, (row) => ({ ...row, ...changes })) };

@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { BARE_ALTERNATIVE, type Attempt, type Clip } from '../attempts/index.js';
 import type { MediaFile } from '../footage/index.js';
 import { BARE_CLIP } from '../rows/index.js';
-import type { Library } from '../library/index.js';
+import { NO_ROWS, type Library } from '../library/index.js';
 import { FOOTAGE, LOGGED } from '../testing/workedExamples.js';
 import { timeTable } from '../timecode/index.js';
 import { shippedWords } from '../vocabulary/index.js';
@@ -45,6 +45,7 @@ const clips: readonly Clip[] = attempts.map((a) => ({
 const library: Library = {
   format: 'odograph-library',
   formatVersion: 1,
+  ...NO_ROWS,
   academy: { id: 'x', name: 'x', timeZone: 'UTC' },
   wordChanges: [],
   persons: [...new Set(pieces.flatMap((f) => [f.athleteA, f.athleteB]))].map((id) => ({
@@ -71,8 +72,6 @@ const library: Library = {
   })),
   attempts,
   clips,
-  routes: [],
-  moments: [],
 };
 const footageOf = (a: Attempt) => library.footage.find((f) => f.id === a.footageId)!;
 const written = clipsCsv(

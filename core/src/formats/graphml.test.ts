@@ -1,21 +1,16 @@
 import { describe, expect, test } from '@jest/globals';
-import { analyse, type Library } from '../library/index.js';
+import { NO_ROWS, analyse, type Library } from '../library/index.js';
 import { FOOTAGE, LOGGED } from '../testing/workedExamples.js';
 import { toGraphml } from './index.js';
 
 const library: Library = {
   format: 'odograph-library',
   formatVersion: 1,
+  ...NO_ROWS,
   academy: { id: 'x', name: 'x', timeZone: 'UTC' },
   wordChanges: [{ id: 'w', version: 1, kind: 'position', key: 'mount', name: 'mount <"on" & off>' }],
-  persons: [],
-  files: [],
   footage: Object.values(FOOTAGE),
-  angles: [],
   attempts: LOGGED.map((l) => l.attempt),
-  clips: [],
-  routes: [],
-  moments: [],
 };
 
 describe('the analysis of a library', () => {

@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import type { Clip, KeptRoute } from '../attempts/index.js';
 import type { MediaFile } from '../footage/index.js';
 import { BARE_CLIP } from '../rows/index.js';
-import type { Library } from '../library/index.js';
+import { NO_ROWS, type Library } from '../library/index.js';
 import { FOOTAGE, LOGGED } from '../testing/workedExamples.js';
 import { routeVtt } from './index.js';
 
@@ -34,16 +34,14 @@ const clip: Clip = {
 const library: Library = {
   format: 'odograph-library',
   formatVersion: 1,
+  ...NO_ROWS,
   academy: { id: 'x', name: 'x', timeZone: 'UTC' },
   wordChanges: [],
-  persons: [],
   files: [{ id: 'file', timeBaseNum: 1, timeBaseDen: 25 } as MediaFile],
   footage: Object.values(FOOTAGE),
   angles: [angle],
   attempts: LOGGED.map((l) => l.attempt),
   clips: [clip],
-  routes: [],
-  moments: [],
 };
 const step = { id: 's', clipId: null, cue: '', note: '' };
 const route: KeptRoute = {

@@ -2,8 +2,10 @@ import { describe, expect, test } from '@jest/globals';
 import type { Angle, MediaFile } from '../footage/index.js';
 import { BARE_ALTERNATIVE, type Clip } from '../attempts/index.js';
 import type { Person } from '../people/index.js';
+import type { Principle } from '../principles/index.js';
+import { BARE_DRAWING, BARE_PRINCIPLE, BARE_TODO } from '../rows/index.js';
 import { FOOTAGE, LOGGED } from '../testing/workedExamples.js';
-import { forMembers, type Library } from './index.js';
+import { NO_ROWS, forMembers, type Library } from './index.js';
 
 const person = (id: string, shownTo: Person['shownTo']): Person => ({
   id,
@@ -22,6 +24,7 @@ const angle = (id: string, footageId: string): Angle => ({ id, footageId, fileId
 const library: Library = {
   format: 'odograph-library',
   formatVersion: 1,
+  ...NO_ROWS,
   academy: { id: 'x', name: 'x', timeZone: 'UTC' },
   wordChanges: [],
   persons: [
@@ -38,7 +41,6 @@ const library: Library = {
   angles: [angle('one', open!.id), angle('two', closed!.id)],
   attempts: LOGGED.map((l) => l.attempt),
   clips: [{ id: 'c1', angleId: 'one', note: '' } as Clip, { id: 'c2', angleId: 'two', note: '' } as Clip],
-  moments: [],
   routes: [
     {
       id: 'r',
@@ -99,6 +101,45 @@ describe('what members see who are no coaches', () => {
     });
     expect(routes[0]).toMatchObject({ name: 'The … route', steps: [{ cue: 'like …', note: '… again' }] });
     expect(clips[0]!.note).toBe('watch …');
+  });
+
+  test('when lists, principles and drawings are kept, only whose idea something was should be told of lists, and of nobody who may not be shown', () => {
+    const todo = { ...BARE_TODO, version: 1, text: 'as Somebody says', opened: '2026-03-01', by: 'Unsaid' };
+    const principle: Omit<Principle, 'id'> = {
+      ...{ ...BARE_PRINCIPLE, version: 1, strength: 'usual', sentence: 'like Unsaid', clipsFor: ['c1', 'c2'] },
+      scope: { state: null, does: null, action: 'armlock', reaction: null, hold: null },
+    };
+    const drawing = { ...BARE_DRAWING, version: 1, footageId: open!.id, from: LOGGED[0]!.attempt.start };
+    const label = {
+      id: 's',
+      kind: 'label',
+      points: [{ x: 0, y: 0 }],
+      whose: null,
+      text: 'Somebody',
+      order: null,
+    } as const;
+    const seen = forMembers({
+      ...library,
+      persons: [...library.persons, { ...person('p', null), name: 'Unsaid Somebody' }],
+      todos: [
+        { ...todo, id: 'try', kind: 'try' },
+        { ...todo, id: 'private', kind: 'credit' },
+        { ...todo, id: 'told', kind: 'credit', isShared: true, clipIds: ['c1', 'c2'] },
+        { ...todo, id: 'hidden', kind: 'credit', isShared: true, personIds: ['p'] },
+      ],
+      principles: [
+        { ...principle, id: 'all' },
+        { ...principle, id: 'theirs', strength: 'habit', habitOf: 'p' },
+        { ...principle, id: 'view', view: { kind: 'person', personId: 'p' } },
+      ],
+      drawings: [
+        { ...drawing, id: 'd', angleId: 'one', to: drawing.from, shapes: [label] },
+        { ...drawing, id: 'e', angleId: 'two', to: drawing.from },
+      ],
+    });
+    expect(seen.todos).toMatchObject([{ id: 'told', text: 'as … says', by: '…', clipIds: ['c1'] }]);
+    expect(seen.principles).toMatchObject([{ id: 'all', sentence: 'like …', clipsFor: ['c1'] }]);
+    expect(seen.drawings).toMatchObject([{ id: 'd', shapes: [{ text: '…' }] }]);
   });
 
   test('when a file also shows footage they may not see, nothing that lies in that file should be there', () => {

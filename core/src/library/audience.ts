@@ -1,7 +1,7 @@
 import type { Footage } from '../footage/index.js';
 import type { Person } from '../people/index.js';
 import { blankNames } from '../people/index.js';
-import type { Library } from './library.js';
+import type { Library, LibraryLists } from './library.js';
 
 /** Whether pictures of somebody may be shown to the whole academy; where nothing is said, only coaches see them. */
 export const isForAcademy = (person: Pick<Person, 'shownTo'> | undefined): boolean =>
@@ -42,9 +42,57 @@ export const shownOf = ({ persons, footage, angles }: Pick<Library, 'persons' | 
 };
 
 /** Rows of a library, all of them or some. */
-export type LibraryRows = Partial<
-  Pick<Library, 'persons' | 'files' | 'footage' | 'angles' | 'attempts' | 'clips' | 'routes' | 'moments'>
->;
+export type LibraryRows = Partial<LibraryLists>;
+
+const of = <R>(
+  list: readonly R[] | undefined,
+  isSeen: (row: R) => boolean,
+  as: (row: R) => R,
+): readonly R[] | undefined => list?.filter(isSeen).map(as);
+
+/** Of lists, principles and drawings, what they see. */
+const whyShown = (
+  rows: LibraryRows,
+  shown: Shown,
+  isClipShown: (id: string) => boolean,
+): Pick<LibraryRows, 'todos' | 'drawings' | 'principles'> => {
+  const { text } = shown;
+  const seen = {
+    todos: of(
+      rows.todos,
+      (t) => t.kind === 'credit' && t.isShared && t.personIds.every((id) => shown.persons.has(id)),
+      (t) => ({
+        ...t,
+        text: text(t.text),
+        by: text(t.by),
+        clipIds: t.clipIds.filter(isClipShown),
+        footageId: null,
+        at: null,
+        parts: [],
+      }),
+    ),
+    drawings: of(
+      rows.drawings,
+      (d) => shown.angles.has(d.angleId),
+      (d) => ({ ...d, shapes: d.shapes.map((s) => ({ ...s, text: text(s.text) })) }),
+    ),
+    principles: of(
+      rows.principles,
+      (p) =>
+        [p.habitOf, p.view.kind === 'person' ? p.view.personId : null].every(
+          (id) => id === null || shown.persons.has(id),
+        ),
+      (p) => ({
+        ...p,
+        sentence: text(p.sentence),
+        view: p.view.kind === 'speaker' ? { ...p.view, name: text(p.view.name) } : p.view,
+        clipsFor: p.clipsFor.filter(isClipShown),
+        clipsAgainst: p.clipsAgainst.filter(isClipShown),
+      }),
+    ),
+  };
+  return seen as Pick<LibraryRows, 'todos' | 'drawings' | 'principles'>;
+};
 
 /**
  * Of some rows, what members who are no coaches see, and nothing of people beyond their names. `isClipShown` says of clips that routes show, and that need not be
@@ -52,11 +100,6 @@ export type LibraryRows = Partial<
  */
 export const asShown = <T extends LibraryRows>(rows: T, shown: Shown, isClipShown: (id: string) => boolean): T => {
   const { text } = shown;
-  const of = <R>(
-    list: readonly R[] | undefined,
-    isSeen: (row: R) => boolean,
-    as: (row: R) => R,
-  ): readonly R[] | undefined => list?.filter(isSeen).map(as);
   const seen = {
     persons: of(
       rows.persons,
@@ -93,8 +136,9 @@ export const asShown = <T extends LibraryRows>(rows: T, shown: Shown, isClipShow
       (c) => shown.angles.has(c.angleId),
       (c) => ({ ...c, note: text(c.note) }),
     ),
-    // marks are notes of those who log
+    // marks are notes of those who log, and so are their lists, but for whose idea something was where that may be told
     moments: rows.moments && [],
+    ...whyShown(rows, shown, isClipShown),
     routes: rows.routes?.map((route) => ({
       ...route,
       name: text(route.name),

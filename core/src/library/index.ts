@@ -1,4 +1,15 @@
-export { athletesOf, loggedOf, timedOf, wordsOf, type Library } from './library.js';
+export {
+  LISTED,
+  LISTS,
+  NO_ROWS,
+  athletesOf,
+  loggedOf,
+  timedOf,
+  wordsOf,
+  type Library,
+  type LibraryLists,
+  type Listed,
+} from './library.js';
 export {
   ANY_SUBMISSION,
   analyse,

@@ -1,9 +1,13 @@
 import { isLoggedThroughout, type Angle, type Footage, type MediaFile } from '../footage/index.js';
 import { type Attempt, type Clip, type KeptRoute, type Timed } from '../attempts/index.js';
+import type { Drawing } from '../drawings/index.js';
 import { type Moment } from '../moments/index.js';
 import { type Person } from '../people/index.js';
+import type { Principle } from '../principles/index.js';
+import type { Todo } from '../todos/index.js';
 import type { Logged } from '../map/index.js';
 import { angleClock, footageSeconds } from '../timecode/index.js';
+import type { Entity } from '../rows/index.js';
 import { SHIPPED_WORDS, withChanges, type Circumstances, type WordChange, type Words } from '../vocabulary/index.js';
 
 /** Everything an academy has logged: what the interface loads and what the export holds. */
@@ -20,7 +24,30 @@ export type Library = {
   readonly clips: readonly Clip[];
   readonly routes: readonly KeptRoute[];
   readonly moments: readonly Moment[];
+  readonly principles: readonly Principle[];
+  readonly todos: readonly Todo[];
+  readonly drawings: readonly Drawing[];
 };
+
+/** Under which name a library lists the rows of each kind. */
+export const LISTS = {
+  person: 'persons',
+  file: 'files',
+  footage: 'footage',
+  angle: 'angles',
+  attempt: 'attempts',
+  clip: 'clips',
+  route: 'routes',
+  moment: 'moments',
+  principle: 'principles',
+  todo: 'todos',
+  drawing: 'drawings',
+} as const satisfies Record<Exclude<Entity, 'word'>, keyof Library>;
+export type Listed = keyof typeof LISTS;
+export const LISTED = Object.keys(LISTS) as readonly Listed[];
+export type LibraryLists = Pick<Library, (typeof LISTS)[Listed]>;
+/** The lists of a library in which nothing is yet. */
+export const NO_ROWS = Object.fromEntries(Object.values(LISTS).map((list) => [list, []])) as unknown as LibraryLists;
 
 export const wordsOf = (library: Pick<Library, 'wordChanges'>, circumstances?: Circumstances): Words =>
   withChanges(SHIPPED_WORDS, library.wordChanges, circumstances);

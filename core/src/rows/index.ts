@@ -1,17 +1,22 @@
 import type { Angle, Footage, MediaFile } from '../footage/index.js';
 import type { Attempt, Clip, KeptRoute } from '../attempts/index.js';
+import type { Drawing } from '../drawings/index.js';
 import type { Moment } from '../moments/index.js';
 import type { Person } from '../people/index.js';
+import type { Principle } from '../principles/index.js';
+import type { Todo } from '../todos/index.js';
 import { ATTEMPT, CLIP, MOMENT } from './attempt.js';
 import { ANGLE, FILE, FOOTAGE } from './footage.js';
 import { PERSON } from './people.js';
 import { ROUTE } from './route.js';
+import { DRAWING, PRINCIPLE, TODO } from './why.js';
 import { WORD, type KeptWord } from './word.js';
 
 export { BARE_ATTEMPT, BARE_CLIP, BARE_MOMENT, NOTE_LIMIT, draftAttempt } from './attempt.js';
 export { BARE_ANGLE, BARE_FOOTAGE } from './footage.js';
 export { BARE_PERSON } from './people.js';
 export { CUE_LIMIT } from './route.js';
+export { BARE_DRAWING, BARE_PRINCIPLE, BARE_TODO, SENTENCE_LIMIT } from './why.js';
 export { BARE_WORD, asKeptWord, asWordChange, type KeptWord } from './word.js';
 export {
   KEY_LIMIT,
@@ -31,11 +36,14 @@ export const KEPT = {
   angle: ANGLE,
   attempt: ATTEMPT,
   clip: CLIP,
+  drawing: DRAWING,
   file: FILE,
   footage: FOOTAGE,
   moment: MOMENT,
   person: PERSON,
+  principle: PRINCIPLE,
   route: ROUTE,
+  todo: TODO,
   word: WORD,
 } as const;
 export type Entity = keyof typeof KEPT;
@@ -45,10 +53,13 @@ export type RowOf = {
   readonly angle: Angle;
   readonly attempt: Attempt;
   readonly clip: Clip;
+  readonly drawing: Drawing;
   readonly file: MediaFile;
   readonly footage: Footage;
   readonly moment: Moment;
   readonly person: Person;
+  readonly principle: Principle;
   readonly route: KeptRoute;
+  readonly todo: Todo;
   readonly word: KeptWord;
 };

@@ -9,7 +9,7 @@ export {
   type DetailId,
   type TakenAway,
 } from './because.js';
-export { fisher, hasPattern, withAndWithout, type Pattern, type WithAndWithout } from './withAndWithout.js';
+export { fisher, hasPattern, twoByTwo, withAndWithout, type Pattern, type WithAndWithout } from './withAndWithout.js';
 export { EVIDENCE_WORDS, anglesNeeded, evidenceOf, withEvidence, type AngleNeeded } from './evidence.js';
 export { COMPARED, cameWith, differencesOf, seriesOf, type Compared, type Difference } from './differences.js';
 export { alternativeFaults, factFaults, type WhyFault } from './faults.js';

@@ -81,19 +81,24 @@ export const fisher = (a: number, b: number, c: number, d: number): number => {
   return Math.min(1, sum);
 };
 
-/** The two by two of a pattern over attempts that count. */
-export const withAndWithout = (
-  attempts: readonly (Told & Pick<Attempt, 'result'>)[],
-  pattern: Pattern,
+/** The two by two of something that was there or was not (undefined where nothing was said of it). */
+export const twoByTwo = (
+  cases: readonly { readonly has: boolean | undefined; readonly worked: boolean }[],
 ): WithAndWithout => {
   const table = { with: { worked: 0, not: 0 }, without: { worked: 0, not: 0 }, notSaid: 0 };
-  for (const attempt of attempts) {
-    const has = hasPattern(attempt, pattern);
+  for (const { has, worked } of cases) {
     if (has === undefined) table.notSaid++;
-    else table[has ? 'with' : 'without'][attempt.result === 'success' ? 'worked' : 'not']++;
+    else table[has ? 'with' : 'without'][worked ? 'worked' : 'not']++;
   }
   return {
     ...table,
     p: fisher(table.with.worked, table.with.not, table.without.worked, table.without.not),
   };
 };
+
+/** The two by two of a pattern over attempts that count. */
+export const withAndWithout = (
+  attempts: readonly (Told & Pick<Attempt, 'result'>)[],
+  pattern: Pattern,
+): WithAndWithout =>
+  twoByTwo(attempts.map((attempt) => ({ has: hasPattern(attempt, pattern), worked: attempt.result === 'success' })));

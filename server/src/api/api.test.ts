@@ -4,7 +4,7 @@ import type { Me, People } from '@odograph/core/contract';
 import { v7 as newId } from 'uuid';
 import type { AcademyId } from '../database/academyId.js';
 import { JobsRepository } from '../queue/jobs.repository.js';
-import { EXAMPLES, ROUTE_STEP, WORD } from '../testing/bodies.js';
+import { EXAMPLES, PRINCIPLE, ROUTE_STEP, TODO, WORD, drawingRequest } from '../testing/bodies.js';
 import { joined } from '../testing/people.js';
 import { libraryOf, newClip, newPiece } from '../testing/requests.js';
 import { COACH, OTHER_COACH, TestApp, type Client } from '../testing/testApp.js';
@@ -161,6 +161,12 @@ describe('every route', () => {
     const momentId = newId();
     const moment = { editId: newId(), id: momentId, angleId, atFrame: 1, pressedFrame: 2, speed: 1 };
     expect((await head.ask('POST', '/api/moments', moment)).status).toBe(200);
+    const principle = { editId: newId(), id: newId(), ...PRINCIPLE };
+    expect((await head.ask('POST', '/api/principles', principle)).status).toBe(200);
+    const todo = { editId: newId(), id: newId(), ...TODO };
+    expect((await head.ask('POST', '/api/todos', todo)).status).toBe(200);
+    const drawing = drawingRequest(angleId);
+    expect((await head.ask('POST', '/api/drawings', drawing)).status).toBe(200);
     const uploadId = newId();
     const said = { id: uploadId, name: 'x.mp4' };
     const metadata = Object.entries(said).map(([k, v]) => `${k} ${Buffer.from(v).toString('base64')}`);
@@ -182,6 +188,9 @@ describe('every route', () => {
       footage: footage.id,
       clips: clip.id,
       moments: momentId,
+      principles: principle.id,
+      todos: todo.id,
+      drawings: drawing.id,
       attempts: attempt.id,
       persons: footage.athleteA,
       routes: made.routes[0]!.id,

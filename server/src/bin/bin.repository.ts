@@ -16,6 +16,10 @@ export type GoneFile = { readonly academyId: AcademyId; readonly id: string };
  */
 const PURGES: readonly string[] = [
   `DELETE FROM routes WHERE deleted_at < :old`,
+  `DELETE FROM principles WHERE deleted_at < :old`,
+  `DELETE FROM todos WHERE deleted_at < :old`,
+  `DELETE d FROM drawings d STRAIGHT_JOIN angles g ON g.academy_id = d.academy_id AND g.id = d.angle_id WHERE d.deleted_at < :old OR g.deleted_at < :old`,
+  `UPDATE todos t STRAIGHT_JOIN footage f ON f.academy_id = t.academy_id AND f.id = t.footage_id SET t.footage_id = NULL, t.at = NULL WHERE f.deleted_at < :old`,
   `DELETE FROM clips WHERE deleted_at < :old`,
   `DELETE m FROM moments m STRAIGHT_JOIN angles g ON g.academy_id = m.academy_id AND g.id = m.angle_id STRAIGHT_JOIN footage f ON f.academy_id = m.academy_id AND f.id = m.footage_id
    WHERE m.deleted_at < :old OR g.deleted_at < :old OR f.deleted_at < :old`,
@@ -28,7 +32,8 @@ const PURGES: readonly string[] = [
    WHERE g.deleted_at < :old AND a.id IS NULL AND c.id IS NULL`,
   `DELETE f FROM footage f LEFT JOIN angles g ON g.academy_id = f.academy_id AND g.footage_id = f.id LEFT JOIN attempts a ON a.academy_id = f.academy_id AND a.footage_id = f.id
    WHERE f.deleted_at < :old AND g.id IS NULL AND a.id IS NULL`,
-  `DELETE p FROM persons p LEFT JOIN footage f ON f.academy_id = p.academy_id AND (f.athlete_a = p.id OR f.athlete_b = p.id) WHERE p.deleted_at < :old AND f.id IS NULL`,
+  `DELETE p FROM persons p LEFT JOIN footage f ON f.academy_id = p.academy_id AND (f.athlete_a = p.id OR f.athlete_b = p.id)
+   LEFT JOIN principles h ON h.academy_id = p.academy_id AND h.habit_of = p.id WHERE p.deleted_at < :old AND f.id IS NULL AND h.id IS NULL`,
   `DELETE FROM word_changes WHERE deleted_at < :old`,
 ];
 

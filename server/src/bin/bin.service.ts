@@ -59,6 +59,8 @@ export class BinService implements OnModuleDestroy {
       for (const angle of angles) {
         for (const clip of await this.bin.there(academy, 'clip', { angleId: angle }, edit.transaction))
           await edit.remove('clip', clip, null);
+        for (const drawing of await this.bin.there(academy, 'drawing', { angleId: angle }, edit.transaction))
+          await edit.remove('drawing', drawing, null);
         await edit.remove('angle', angle, null);
       }
       for (const attempt of await this.bin.there(academy, 'attempt', { footageId: id }, edit.transaction))
@@ -105,6 +107,8 @@ export class BinService implements OnModuleDestroy {
           await edit.restore('angle', angle);
           for (const clip of await this.bin.wentWith(academy, 'clip', { angleId: angle }, at, edit.transaction))
             await edit.restore('clip', clip);
+          for (const drawing of await this.bin.wentWith(academy, 'drawing', { angleId: angle }, at, edit.transaction))
+            await edit.restore('drawing', drawing);
         }
         for (const attempt of await this.bin.wentWith(academy, 'attempt', { footageId: id }, at, edit.transaction))
           await edit.restore('attempt', attempt);

@@ -1,19 +1,28 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import {
   BARE_CLIP,
+  BARE_DRAWING,
   BARE_HOLD,
+  BARE_PRINCIPLE,
+  BARE_TODO,
+  LISTED,
+  LISTS,
   applyEdit,
   draftAttempt,
   requestOf,
   seenVersion,
   type Clip,
   type Doing,
+  type Drawing,
   type Instant,
   type Library,
   type LibraryEdit,
+  type Principle,
+  type Todo,
 } from '@odograph/core';
 import fc from 'fast-check';
 import { v7 as newId } from 'uuid';
+import { PRINCIPLE, TODO, drawingRequest } from '../testing/bodies.js';
 import { libraryOf, newClip, newPiece } from '../testing/requests.js';
 import { COACH, TestApp, type Client } from '../testing/testApp.js';
 
@@ -23,8 +32,8 @@ const known = (library: Library): unknown => {
     rows
       .map((row): Record<string, unknown> => ({ ...row, version: 0, accountId: null }))
       .sort((a, b) => (String(a['id']) < String(b['id']) ? -1 : 1));
-  const { persons, footage, angles, attempts, clips, routes, moments, wordChanges } = library;
-  return [persons, footage, angles, attempts, clips, routes, moments, wordChanges].map(plain);
+  const edited = LISTED.filter((kind) => kind !== 'file').map((kind) => library[LISTS[kind]]);
+  return [...edited, library.wordChanges].map(plain);
 };
 
 describe('what an edit is shown to do, and what the server does with it', () => {
@@ -112,6 +121,25 @@ describe('what an edit is shown to do, and what the server does with it', () => 
     await agree({ kind: 'new route', route });
     await agree({ kind: 'route', id: route.id, changes: { name: 'The arm' } });
     await agree({ kind: 'remove', what: 'route', id: route.id });
+    const principle = {
+      ...BARE_PRINCIPLE,
+      ...(PRINCIPLE as Omit<Principle, 'id' | 'version'>),
+      id: newId(),
+      version: 0,
+    };
+    await agree({ kind: 'new principle', principle });
+    await agree({ kind: 'principle', id: principle.id, changes: { strength: 'usual', clipsFor: [one.clip.id] } });
+    await agree({ kind: 'remove', what: 'principle', id: principle.id });
+    const todo = { ...BARE_TODO, ...(TODO as Pick<Todo, 'kind' | 'text' | 'opened'>), id: newId(), version: 0 };
+    await agree({ kind: 'new todo', todo });
+    await agree({ kind: 'todo', id: todo.id, changes: { due: '2026-04-01', footageId, at: { angleId, frame: 12 } } });
+    await agree({ kind: 'todo', id: todo.id, changes: { status: 'done', clipIds: [one.clip.id] } });
+    await agree({ kind: 'remove', what: 'todo', id: todo.id });
+    const shapes = drawingRequest(angleId).shapes as Drawing['shapes'];
+    const frames = { from: ticks(10), to: ticks(20) };
+    const drawn = { ...BARE_DRAWING, ...frames, id: newId(), version: 0, footageId, angleId, shapes };
+    await agree({ kind: 'new drawing', drawing: drawn });
+    await agree({ kind: 'drawing', id: drawn.id, changes: { to: ticks(25), holdMs: 1500, shapes: [] } });
     const word = { id: newId(), version: 0, kind: 'action', key: 'armlock', name: 'cross arm' } as const;
     await agree({ kind: 'word', change: word });
     await agree({ kind: 'remove', what: 'word', id: word.id });

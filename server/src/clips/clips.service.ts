@@ -15,12 +15,12 @@ import { BinService } from '../bin/bin.service.js';
 import { ChangesService } from '../changes/changes.service.js';
 import type { Edit } from '../changes/edit.js';
 import { fromSent, type InstantOf } from '../changes/fromSent.js';
+import { checkWords, mayHaveWords } from '../changes/wordCheck.js';
 import { invalid } from '../errors/refused.js';
 import { LibraryService } from '../library/library.service.js';
 import { MediaService, type FrameTimes } from '../media/media.service.js';
 import { ClipsRepository } from './clips.repository.js';
 import { checkLinks, checkWhy } from './whyCheck.js';
-import { checkWords, mayHaveWords } from './wordCheck.js';
 
 type Frames = { readonly fromFrame: number; readonly toFrame: number };
 
@@ -70,7 +70,7 @@ export class ClipsService {
     const endFrame = attempt.endFrame ?? clip.outFrame;
     this.checkInstants(clip.inFrame, startFrame, attempt.commitFrame ?? null, endFrame, clip.outFrame);
     const words = await this.library.words(academyId, edit.transaction);
-    checkWords(attempt, words, `${at}attempt`);
+    checkWords('attempt', attempt, words, `${at}attempt.`);
     const said = fromSent('attempt', attempt, timing(angle, times, `${at}attempt`));
     await this.checkReferences(edit, attempt, attempt.id, angle.footageId, `${at}attempt`);
     const made = {
@@ -140,8 +140,8 @@ export class ClipsService {
     const touched = await this.changes.edit(session, editId, async (edit) => {
       const before = await edit.require('attempt', id);
       const angle = await edit.require('angle', before.angleId);
-      const words = mayHaveWords(changes) ? await this.library.words(academy, edit.transaction) : undefined;
-      if (words) checkWords(changes, words, 'changes');
+      const words = mayHaveWords('attempt', changes) ? await this.library.words(academy, edit.transaction) : undefined;
+      if (words) checkWords('attempt', changes, words, 'changes.');
       const times = await this.media.frameTimes(academy, angle.fileId);
       if ('startFrame' in changes || 'endFrame' in changes || 'commitFrame' in changes) {
         const { startFrame = before.start.frame, endFrame = before.end.frame } = changes;

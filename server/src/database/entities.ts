@@ -8,7 +8,10 @@ export const TABLES = {
   file: 'files',
   footage: 'footage',
   moment: 'moments',
+  drawing: 'drawings',
   person: 'persons',
+  principle: 'principles',
   route: 'routes',
+  todo: 'todos',
   word: 'word_changes',
 } as const satisfies Record<Entity, string>;

@@ -16,6 +16,7 @@ import * as rowsOnce from './migrations/0011-rows-once.js';
 import * as planned from './migrations/0012-planned.js';
 import * as endAssumed from './migrations/0013-end-assumed.js';
 import * as why from './migrations/0014-why.js';
+import * as adviceListsDrawings from './migrations/0015-advice-lists-drawings.js';
 
 const MIGRATIONS = [
   first,
@@ -32,6 +33,7 @@ const MIGRATIONS = [
   planned,
   endAssumed,
   why,
+  adviceListsDrawings,
 ] as const;
 
 /** All migrations, in order; numbered, reversible. */

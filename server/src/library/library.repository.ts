@@ -1,10 +1,14 @@
 import { Inject, Injectable } from '@nestjs/common';
 import {
+  LISTED,
+  LISTS,
   asWordChange,
   type Attempt,
   type Clip,
   type Entity,
   type Library,
+  type LibraryLists,
+  type Listed,
   type RowOf,
   type WordChange,
 } from '@odograph/core';
@@ -14,8 +18,6 @@ import type { AcademyId } from '../database/academyId.js';
 import { columnNames, fromRow, type Row } from '../database/columns.js';
 import type { Models } from '../database/models.js';
 import { MODELS } from '../database/tokens.js';
-
-type Rows = Pick<Library, 'persons' | 'files' | 'footage' | 'angles' | 'attempts' | 'clips' | 'routes' | 'moments'>;
 
 /** Some rows in the order of their ids: so many from behind one on. */
 export type Page = { readonly after: string; readonly limit: number };
@@ -44,6 +46,7 @@ const IDS_IN: readonly (readonly [Entity, string])[] = [
   ['angle', 'SELECT id FROM angles WHERE academy_id = :academyId AND footage_id IN (:footageIds)'],
   ['file', 'SELECT DISTINCT file_id AS id FROM angles WHERE academy_id = :academyId AND footage_id IN (:footageIds)'],
   ['attempt', 'SELECT id FROM attempts WHERE academy_id = :academyId AND footage_id IN (:footageIds)'],
+  ['drawing', 'SELECT id FROM drawings WHERE academy_id = :academyId AND footage_id IN (:footageIds)'],
   [
     'clip',
     `SELECT c.id FROM clips c JOIN angles a ON a.academy_id = c.academy_id AND a.id = c.angle_id
@@ -225,56 +228,36 @@ export class LibraryRepository {
     return touched;
   }
 
-  async routeIds(academy: AcademyId): Promise<ReadonlySet<string>> {
-    const rows = await this.models.route.findAll({
+  async idsOf(academy: AcademyId, entity: Entity): Promise<ReadonlySet<string>> {
+    const rows = await this.models[entity].findAll({
       where: { academyId: academy, deletedAt: null },
       attributes: ['id'],
     });
     return new Set(rows.map((row) => row.get('id') as string));
   }
 
+  private async lists<K extends Listed>(
+    academy: AcademyId,
+    kinds: readonly K[],
+    ids?: (entity: Entity) => ReadonlySet<string>,
+  ): Promise<Pick<Library, (typeof LISTS)[K]>> {
+    const all = await Promise.all(
+      kinds.map(async (kind) => [LISTS[kind], await this.rows(academy, kind, ids?.(kind))] as const),
+    );
+    return Object.fromEntries(all) as unknown as Pick<Library, (typeof LISTS)[K]>;
+  }
+
   /** Everything of an academy but its attempts and clips. */
-  async base(academy: AcademyId): Promise<Omit<Rows, 'attempts' | 'clips'>> {
-    const [persons, files, footage, angles, routes, moments] = await Promise.all([
-      this.rows(academy, 'person'),
-      this.rows(academy, 'file'),
-      this.rows(academy, 'footage'),
-      this.rows(academy, 'angle'),
-      this.rows(academy, 'route'),
-      this.rows(academy, 'moment'),
-    ]);
-    return {
-      persons,
-      files,
-      footage,
-      angles,
-      routes,
-      moments,
-    };
+  base(academy: AcademyId): Promise<Omit<LibraryLists, 'attempts' | 'clips'>> {
+    return this.lists(
+      academy,
+      LISTED.filter((kind) => kind !== 'attempt' && kind !== 'clip'),
+    );
   }
 
   /** The records of an academy, or those among the given ids; what lies in the bin is left out. */
-  async records(academy: AcademyId, ids?: (entity: Entity) => ReadonlySet<string>): Promise<Rows> {
-    const [persons, files, footage, angles, attempts, clips, routes, moments] = await Promise.all([
-      this.rows(academy, 'person', ids?.('person')),
-      this.rows(academy, 'file', ids?.('file')),
-      this.rows(academy, 'footage', ids?.('footage')),
-      this.rows(academy, 'angle', ids?.('angle')),
-      this.attempts(academy, ids?.('attempt')),
-      this.rows(academy, 'clip', ids?.('clip')),
-      this.rows(academy, 'route', ids?.('route')),
-      this.rows(academy, 'moment', ids?.('moment')),
-    ]);
-    return {
-      persons,
-      files,
-      footage,
-      angles,
-      attempts,
-      clips,
-      routes,
-      moments,
-    };
+  records(academy: AcademyId, ids?: (entity: Entity) => ReadonlySet<string>): Promise<LibraryLists> {
+    return this.lists(academy, LISTED, ids);
   }
 
   /** A text that is another one whenever a word of the academy has changed. */

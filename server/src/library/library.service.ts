@@ -1,6 +1,6 @@
 import { setImmediate as breathe } from 'node:timers/promises';
 import { Inject, Injectable } from '@nestjs/common';
-import { asShown, wordsOf, type Library, type LibraryRows, type Words } from '@odograph/core';
+import { LISTED, asShown, wordsOf, type Library, type LibraryRows, type Words } from '@odograph/core';
 import type { Changed, LibraryPart } from '@odograph/core/contract';
 import { AccountsRepository } from '../accounts/accounts.repository.js';
 import type { Session } from '../doors/session.js';
@@ -19,7 +19,8 @@ const MOST_MOVED = 4000;
 /** Vocabularies that are kept put together. */
 const KEPT_WORDS = 50;
 const NOTHING: ReadonlySet<string> = new Set();
-const KINDS = ['person', 'footage', 'angle', 'attempt', 'clip', 'route', 'moment'] as const;
+/** The kinds of rows that edits change; files come and go with their footage. */
+const KINDS = LISTED.filter((kind) => kind !== 'file');
 
 @Injectable()
 export class LibraryService {
@@ -37,7 +38,11 @@ export class LibraryService {
     rows: T,
   ): Promise<T> {
     if (role !== 'student') return rows;
-    const clipIds = (rows.routes ?? []).flatMap((route) => route.steps.flatMap((step) => step.clipId ?? []));
+    const clipIds = [
+      ...(rows.routes ?? []).flatMap((route) => route.steps.flatMap((step) => step.clipId ?? [])),
+      ...(rows.principles ?? []).flatMap((p) => [...p.clipsFor, ...p.clipsAgainst]),
+      ...(rows.todos ?? []).flatMap((t) => t.clipIds),
+    ];
     const [shown, angles] = await Promise.all([this.shown.of(academyId), this.records.anglesOf(academyId, clipIds)]);
     return asShown(rows, shown, (id) => shown.angles.has(angles.get(id) ?? ''));
   }
@@ -155,7 +160,9 @@ export class LibraryService {
     for (const [entity, ids] of moved) add(entity, ids);
     add('person', consent.persons);
     // texts of routes may name somebody, and their steps show clips
-    if (!consent.isSame) add('route', await this.records.routeIds(academyId));
+    if (!consent.isSame)
+      for (const entity of ['route', 'principle', 'todo'] as const)
+        add(entity, await this.records.idsOf(academyId, entity));
     all.delete('moment');
     const { removed, ...rows } = await this.changed(academyId, all);
     const seen = await this.as({ role: 'student', academyId }, rows);

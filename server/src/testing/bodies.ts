@@ -18,6 +18,27 @@ export const WORD = {
   definition: { kind: 'reaction' },
   scope: { kind: 'academy' },
 };
+/** Both arms inside is required of who passes out of half guard. */
+export const PRINCIPLE = {
+  scope: { state: { position: 'half-guard', role: 'top' }, does: 'pass', action: null, reaction: null, hold: null },
+  strength: 'required',
+  sentence: 'Both arms inside before you pass.',
+  pattern: { kind: 'fact', fact: 'arms-inside', value: 'both', whose: 'subject', side: null, when: null },
+};
+export const TODO = { kind: 'try', text: 'The pass with both arms inside', opened: '2026-03-01' };
+export const drawingRequest = (angleId: string) => ({
+  ...{ editId: newId(), id: newId(), angleId, fromFrame: 10, toFrame: 20 },
+  shapes: [
+    {
+      ...{ id: newId(), kind: 'angle', whose: 'a', text: '', order: null },
+      points: [
+        { x: 0.2, y: 0.5 },
+        { x: 0.5, y: 0.5 },
+        { x: 0.5, y: 0.2 },
+      ],
+    },
+  ],
+});
 const FOOTAGE = { title: 't', setting: 'training', logged: 'picked', live: true, gi: true, counted: true };
 const athlete = (name: string) => ({ id: newId(), name });
 
@@ -121,6 +142,15 @@ export const EXAMPLES: Readonly<Record<string, () => Record<string, unknown>>> =
   }),
   'PATCH /api/moments/{id}': () => ({ editId: newId(), baseVersion: 1, changes: { note: 'n' } }),
   'DELETE /api/moments/{id}': () => ({ editId: newId(), baseVersion: 1 }),
+  'POST /api/principles': () => ({ editId: newId(), id: newId(), ...PRINCIPLE }),
+  'PATCH /api/principles/{id}': () => ({ editId: newId(), baseVersion: 1, changes: { sentence: 's' } }),
+  'DELETE /api/principles/{id}': () => ({ editId: newId(), baseVersion: 1 }),
+  'POST /api/todos': () => ({ editId: newId(), id: newId(), ...TODO }),
+  'PATCH /api/todos/{id}': () => ({ editId: newId(), baseVersion: 1, changes: { text: 't', status: 'done' } }),
+  'DELETE /api/todos/{id}': () => ({ editId: newId(), baseVersion: 1 }),
+  'POST /api/drawings': () => drawingRequest(newId()),
+  'PATCH /api/drawings/{id}': () => ({ editId: newId(), baseVersion: 1, changes: { holdMs: 500 } }),
+  'DELETE /api/drawings/{id}': () => ({ editId: newId(), baseVersion: 1 }),
   'POST /api/routes': () => ({ editId: newId(), id: newId(), name: 'r', steps: [{ id: newId(), ...ROUTE_STEP }] }),
   'PATCH /api/routes/{id}': () => ({ editId: newId(), baseVersion: 1, changes: { name: 'r' } }),
   'DELETE /api/routes/{id}': () => ({ editId: newId(), baseVersion: 1 }),

@@ -1,5 +1,5 @@
 import { createSelector } from '@reduxjs/toolkit';
-import { withEdits, wordsOf, type Library, type Words } from '@odograph/core';
+import { NO_ROWS, withEdits, wordsOf, type Library, type Words } from '@odograph/core';
 import { selectPending, type ReplicaState } from '../replica/index.js';
 import { isSameRows, selectAccountId, selectServerLibrary } from '../server/index.js';
 
@@ -8,14 +8,7 @@ const EMPTY: Library = {
   formatVersion: 1,
   academy: { id: '', name: '', timeZone: 'UTC' },
   wordChanges: [],
-  persons: [],
-  files: [],
-  footage: [],
-  angles: [],
-  attempts: [],
-  clips: [],
-  routes: [],
-  moments: [],
+  ...NO_ROWS,
 };
 
 /** The rows that the server gave: the same library for as long as they are the same. */

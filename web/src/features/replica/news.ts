@@ -1,5 +1,5 @@
 import { original } from '@reduxjs/toolkit';
-import type { Library, LibraryEdit } from '@odograph/core';
+import { LISTS, type Library, type LibraryEdit } from '@odograph/core';
 import type { Changed, News } from '@odograph/core/contract';
 import { useEffect, useState } from 'react';
 import { useStore } from 'react-redux';
@@ -9,6 +9,8 @@ import { selectPending, type ReplicaState } from './selectors.js';
 const isAlike = (a: object, b: object): boolean => JSON.stringify(a) === JSON.stringify(b);
 
 type Row = { readonly id: string; readonly version?: number };
+/** The lists whose rows edits change. */
+const EDITED = Object.values(LISTS).filter((list) => list !== LISTS.file);
 
 /**
  * What others changed, as far as it is news: rows that are here in a later version, or as they are, stay (what one changed oneself is known already), and so do rows that edits of
@@ -26,13 +28,7 @@ export const besideOwn = (changed: Changed, library: Library, pending: readonly 
   };
   return {
     ...changed,
-    persons: news(changed.persons, library.persons),
-    footage: news(changed.footage, library.footage),
-    angles: news(changed.angles, library.angles),
-    attempts: news(changed.attempts, library.attempts),
-    clips: news(changed.clips, library.clips),
-    routes: news(changed.routes, library.routes),
-    moments: news(changed.moments, library.moments),
+    ...Object.fromEntries(EDITED.map((list) => [list, news<Row>(changed[list], library[list])] as const)),
     removed: (changed.removed ?? []).filter((id) => !mine.has(id)),
   };
 };

@@ -1,4 +1,4 @@
-import { upsert, type Library } from '@odograph/core';
+import { LISTS, upsert, type Library } from '@odograph/core';
 import type { Changed } from '@odograph/core/contract';
 
 /** The library, and which version of the server's it is; that of rows merged in singly is not followed. */
@@ -19,18 +19,13 @@ export const isSameRows = (a: VersionedLibrary | undefined, b: VersionedLibrary 
 /** The library with what an edit touched as it is now; the rows it removed are gone. */
 export const mergeChanged = (library: Library, changed: Changed): Library => {
   const gone = new Set(changed.removed);
-  const laid = <T extends Kept>(rows: readonly T[], now: readonly T[] = []): readonly T[] =>
+  const laid = <T extends Kept>(rows: readonly T[], now: readonly T[]): readonly T[] =>
     without(upsert(rows, now), gone);
   return {
     ...library,
-    persons: laid(library.persons, changed.persons),
-    files: laid(library.files, changed.files),
-    footage: laid(library.footage, changed.footage),
-    angles: laid(library.angles, changed.angles),
-    attempts: laid(library.attempts, changed.attempts),
-    clips: laid(library.clips, changed.clips),
-    routes: laid(library.routes, changed.routes),
-    moments: laid(library.moments, changed.moments),
+    ...Object.fromEntries(
+      Object.values(LISTS).map((list) => [list, laid<Kept>(library[list], changed[list] ?? [])] as const),
+    ),
     wordChanges: changed.wordChanges ?? library.wordChanges,
   };
 };

@@ -1,0 +1,37 @@
+import Joi from 'joi';
+import type { Drawing } from '../drawings/index.js';
+import type { Principle } from '../principles/index.js';
+import { KEPT } from '../rows/index.js';
+import type { Todo } from '../todos/index.js';
+import { editId, id } from './fields.js';
+import { editOf, newOf, saidOf, schemaOf, type EditOf, type SentFields } from './schemas.js';
+
+type New = { readonly editId: string; readonly id: string };
+const made = () => ({ editId: editId(), id: id().required() });
+
+export type PrincipleFields = SentFields<Principle, typeof KEPT.principle>;
+export type NewPrinciple = New & PrincipleFields;
+export const newPrinciple = Joi.object<NewPrinciple>({ ...made(), ...newOf(KEPT.principle) });
+export type PrincipleEdit = EditOf<Partial<PrincipleFields>>;
+export const principleEdit = editOf<Partial<PrincipleFields>>(saidOf(KEPT.principle));
+
+export type TodoFields = SentFields<Todo, typeof KEPT.todo>;
+export type NewTodo = New & TodoFields & Pick<Todo, 'kind' | 'opened'>;
+export const newTodo = Joi.object<NewTodo>({
+  ...made(),
+  ...newOf(KEPT.todo),
+  kind: schemaOf(KEPT.todo.kind.told).required(),
+  opened: schemaOf(KEPT.todo.opened.told).required(),
+});
+export type TodoEdit = EditOf<Partial<TodoFields>>;
+export const todoEdit = editOf<Partial<TodoFields>>(saidOf(KEPT.todo));
+
+export type DrawingFields = SentFields<Drawing, typeof KEPT.drawing>;
+export type NewDrawing = New & DrawingFields & Pick<Drawing, 'angleId'>;
+export const newDrawing = Joi.object<NewDrawing>({
+  ...made(),
+  ...newOf(KEPT.drawing),
+  angleId: id().required(),
+});
+export type DrawingEdit = EditOf<Partial<DrawingFields>>;
+export const drawingEdit = editOf<Partial<DrawingFields>>(saidOf(KEPT.drawing));

@@ -1,0 +1,13 @@
+import { Module } from '@nestjs/common';
+import { MediaModule } from '../media/media.module.js';
+import { DrawingsController } from './drawings.controller.js';
+import { PrinciplesController } from './principles.controller.js';
+import { TodosController } from './todos.controller.js';
+import { WhyService } from './why.service.js';
+
+@Module({
+  imports: [MediaModule],
+  controllers: [PrinciplesController, TodosController, DrawingsController],
+  providers: [WhyService],
+})
+export class WhyModule {}
