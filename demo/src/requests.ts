@@ -1,5 +1,6 @@
 import { BARE_REACTION, BARE_FOOTAGE, type ClockAnchor } from '@odograph/core';
 import type { NewAngle, NewClip, NewFootage, NewLook, NewPerson } from '@odograph/core/contract';
+import { besideRequests } from './beside.js';
 import { seededId } from './ids.js';
 import { WHYS } from './bouts/index.js';
 import { demoFootage, type DemoClip, type DemoFootage } from './library.js';
@@ -171,6 +172,7 @@ export const demoRequests = (): { readonly academies: readonly unknown[] } => {
         clips: footage.flatMap((f) => f.clips.map((c, i) => clipRequest(f, c, i))),
         looks: footage.flatMap((f) => f.clips.flatMap(lookRequests)),
         scoreboards: footage.flatMap(scoreboardOf),
+        ...besideRequests(footage),
       },
       {
         id: seededId('academy tidegate'),
@@ -192,6 +194,8 @@ export const demoRequests = (): { readonly academies: readonly unknown[] } => {
         clips: [],
         looks: [],
         scoreboards: [],
+        principles: [],
+        todos: [],
       },
     ],
   };

@@ -20,4 +20,5 @@ export {
   type Analysis,
   type RouteQuestion,
 } from './analysis.js';
+export { datedOf, knownForPrinciples, startsFrom } from './known.js';
 export { asShown, forMembers, isForAcademy, shownOf, type LibraryRows, type Shown } from './audience.js';

@@ -148,9 +148,7 @@ describe('clashes', () => {
         (id: string) =>
           principle(id, {
             scope: { ...NONE, state: place === null ? null : { position: place, role }, action, reaction },
-            ...(value === null
-              ? { answer: reaction === null ? null : answer }
-              : { pattern: { ...INSIDE, value } }),
+            ...(value === null ? { answer: reaction === null ? null : answer } : { pattern: { ...INSIDE, value } }),
             ...{ strength, standing },
           }),
     );

@@ -9,11 +9,15 @@ import {
   newFootage,
   newLook,
   newPerson,
+  newPrinciple,
+  newTodo,
   type NewAngle,
   type NewClip,
   type NewFootage,
   type NewLook,
   type NewPerson,
+  type NewPrinciple,
+  type NewTodo,
 } from '@odograph/core/contract';
 import type { Session } from '../doors/session.js';
 import { hashPassword } from '../accounts/passwords.js';
@@ -26,7 +30,8 @@ import { FootageService } from '../footage/footage.service.js';
 import { ScoreboardStandIn } from '../scoreboard/scoreboardStandIn.js';
 import { PeopleService } from '../people/people.service.js';
 import { MediaService } from '../media/media.service.js';
-import { recentDays } from './demoDates.js';
+import { WhyService } from '../why/why.service.js';
+import { movedDays } from './demoDates.js';
 
 type DemoAcademy = {
   readonly id: string;
@@ -44,6 +49,8 @@ type DemoAcademy = {
   readonly footage: readonly NewFootage[];
   readonly angles: readonly ({ readonly footageId: string } & NewAngle)[];
   readonly clips: readonly NewClip[];
+  readonly principles: readonly NewPrinciple[];
+  readonly todos: readonly NewTodo[];
   readonly looks: readonly ({ readonly attemptId: string } & NewLook)[];
   /** What the scoreboards of its bouts showed. */
   readonly scoreboards: readonly { readonly footageId: string; readonly readings: readonly ClockAnchor[] }[];
@@ -58,6 +65,7 @@ export class DemoService {
     @Inject(FootageService) private readonly footage: FootageService,
     @Inject(ClipsService) private readonly clips: ClipsService,
     @Inject(PeopleService) private readonly people: PeopleService,
+    @Inject(WhyService) private readonly why: WhyService,
     @Inject(ScoreboardStandIn) private readonly scoreboards: ScoreboardStandIn,
   ) {}
 
@@ -110,13 +118,21 @@ export class DemoService {
     for (const person of academy.persons) await this.people.newPerson(session, checked(newPerson, person));
     for (const file of academy.files)
       await this.media.takeIn(session, file.id, file.path, createReadStream(join(folder, file.path)));
-    for (const footage of recentDays(academy.footage, new Date()))
-      await this.footage.create(session, checked(newFootage, footage));
+    const moved = movedDays(academy.footage, new Date());
+    for (const footage of academy.footage)
+      await this.footage.create(session, checked(newFootage, { ...footage, date: moved(footage.date) }));
     for (const { footageId, ...angle } of academy.angles)
       await this.footage.addAngle(session, footageId, checked(newAngle, angle));
     for (const clip of academy.clips) await this.clips.create(session, checked(newClip, clip));
     for (const { attemptId, ...look } of academy.looks)
       await this.clips.addLook(session, attemptId, checked(newLook, look));
+    for (const principle of academy.principles)
+      await this.why.createPrinciple(session, checked(newPrinciple, principle));
+    for (const todo of academy.todos)
+      await this.why.createTodo(
+        session,
+        checked(newTodo, { ...todo, opened: moved(todo.opened), due: moved(todo.due) }),
+      );
     for (const { footageId, readings } of academy.scoreboards)
       await this.scoreboards.keep(session.academyId, footageId, readings);
   }

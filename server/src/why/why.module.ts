@@ -9,5 +9,6 @@ import { WhyService } from './why.service.js';
   imports: [MediaModule],
   controllers: [PrinciplesController, TodosController, DrawingsController],
   providers: [WhyService],
+  exports: [WhyService],
 })
 export class WhyModule {}

@@ -6,7 +6,7 @@ import { Refusal, SaveState, failureText, useMayWrite } from '../features/librar
 import { useNews } from '../features/replica/index.js';
 import { useLibraryQuery } from '../features/server/index.js';
 import { Action, ProfileMark } from '../design/index.js';
-import { ACADEMY_TEXT, FRAME_TEXT } from './app.text.js';
+import { FRAME_TEXT } from './app.text.js';
 
 /** The screens in the order of the work. */
 const SCREENS = ['/footage', '/break-down', '/clips', '/map', '/routes'] as const;
@@ -112,12 +112,9 @@ export const Frame = (): React.JSX.Element => {
   const { pathname } = useLocation();
   const isDark = DARK.some((start) => pathname.startsWith(start));
   useLayoutEffect(() => {
-    const screen = SCREENS.find((to) => pathname.startsWith(to));
-    document.title =
-      `${screen ? FRAME_TEXT.to[screen] : pathname.startsWith('/academy') ? ACADEMY_TEXT.academy : ''} – Odograph`.replace(
-        /^ – /,
-        '',
-      );
+    const titles = Object.entries({ ...FRAME_TEXT.to, ...FRAME_TEXT.beside });
+    const title = titles.find(([path]) => pathname.startsWith(path))?.[1];
+    document.title = [...(title === undefined ? [] : [title]), FRAME_TEXT.odograph].join(' – ');
   }, [pathname]);
   useLayoutEffect(() => {
     document.documentElement.dataset['room'] = isDark ? 'dark' : 'paper';

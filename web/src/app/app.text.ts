@@ -20,6 +20,12 @@ export const FRAME_TEXT = {
     '/map': 'Map',
     '/routes': 'Routes',
   },
+  /** Screens that have no place in the bar. */ beside: {
+    '/doubts': 'Doubts',
+    '/principles': 'Principles',
+    '/to-do': 'To do',
+    '/academy': 'Academy',
+  },
   otherRole: 'A head has given you another role in this academy. What you may see and do here goes by it from now on.',
   loadingTheLibrary: 'Loading the library …',
   tryAgain: 'Try again',

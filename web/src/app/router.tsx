@@ -23,6 +23,11 @@ export const router = createBrowserRouter([
       },
       { path: '/clips', lazy: async () => ({ Component: (await import('../features/clips/index.js')).ClipList }) },
       { path: '/doubts', lazy: async () => ({ Component: (await import('../features/doubts/index.js')).Doubts }) },
+      {
+        path: '/principles',
+        lazy: async () => ({ Component: (await import('../features/principles/index.js')).Principles }),
+      },
+      { path: '/to-do', lazy: async () => ({ Component: (await import('../features/todo/index.js')).TodoList }) },
       { path: '/map', lazy: async () => ({ Component: (await import('../features/map/screen.js')).MapScreen }) },
       { path: '/routes', lazy: async () => ({ Component: (await import('../features/routes/index.js')).RouteFinder }) },
       {

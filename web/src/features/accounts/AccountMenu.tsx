@@ -63,6 +63,14 @@ export const AccountMenu = (): React.JSX.Element | null => {
             <Box paddingInline="3" paddingBlock="2" color="inkSoft" fontSize="14px">
               {me.account.name}, {me.role}
             </Box>
+            {me.role !== 'student' && (
+              <Menu.Item value="to-do" {...item} asChild>
+                <Link to="/to-do">{T.todo}</Link>
+              </Menu.Item>
+            )}
+            <Menu.Item value="principles" {...item} asChild>
+              <Link to="/principles">{T.principles}</Link>
+            </Menu.Item>
             {sections.map((section) => (
               <Menu.Item key={section} value={section} {...item} asChild>
                 <Link to={`/academy/${section}`}>{T[section]}</Link>

@@ -47,6 +47,8 @@ export const ACCOUNTS_TEXT = {
   waitForSaving: 'Some changes aren’t saved yet. Wait until they are, then switch.',
   saveLibrary: 'Save the library as JSON',
   saveMap: 'Save the map as GraphML',
+  todo: 'To do',
+  principles: 'Principles',
   people: 'People',
   words: 'Words',
   bin: 'Bin',

@@ -9,6 +9,9 @@ import type {
   MomentFields,
   PersonFields,
   RouteFields,
+  PrincipleFields,
+  TodoFields,
+  DrawingFields,
 } from '@odograph/core/contract';
 import { faultText } from '../../design/index.js';
 
@@ -20,7 +23,10 @@ type Sayable =
   | keyof FootageFields
   | keyof MomentFields
   | keyof PersonFields
-  | keyof RouteFields;
+  | keyof RouteFields
+  | keyof PrincipleFields
+  | keyof TodoFields
+  | keyof DrawingFields;
 const FIELDS: Readonly<Record<Sayable, string>> & Readonly<Record<string, string>> = {
   state: 'position',
   action: 'entry',
@@ -104,6 +110,31 @@ const FIELDS: Readonly<Record<Sayable, string>> & Readonly<Record<string, string
   endFrame: 'end',
   timeZone: 'time zone',
   academyName: 'name of the academy',
+  strength: 'how far it binds',
+  habitOf: 'whose habit',
+  sentence: 'the sentence',
+  pattern: 'what has to be there',
+  answer: 'the answer',
+  view: 'whose view',
+  standing: 'the academy’s or another view',
+  clipsFor: 'clips for it',
+  clipsAgainst: 'clips against it',
+  text: 'what it is',
+  status: 'open or done',
+  due: 'by when',
+  footageId: 'footage',
+  at: 'frame',
+  clipIds: 'clips',
+  personIds: 'who',
+  by: 'from whom',
+  reaction: 'their reaction',
+  followed: 'whether they did it',
+  said: 'how many',
+  parts: 'what was announced',
+  isShared: 'whether it may be told',
+  holdMs: 'how long the picture is held',
+  shapes: 'what is drawn',
+  track: 'the pointer’s way',
   clipId: 'clip',
   cue: 'cue',
   email: 'email',

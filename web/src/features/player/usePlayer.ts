@@ -165,7 +165,7 @@ const useWhenStill = (
 };
 
 /** `m:ss.ff` of a frame of a file; empty until its times are here. */
-export const useTimecode = (fileId: string, frame: number): string => {
+export const useTimecode = (fileId: string | undefined, frame: number): string => {
   const table = useTimeTable(fileId);
   return table ? timecode(table, frame) : '';
 };

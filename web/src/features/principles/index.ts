@@ -1,0 +1,1 @@
+export { Principles } from './Principles.js';

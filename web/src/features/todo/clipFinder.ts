@@ -1,0 +1,43 @@
+import { RESULT_WORDS, placeName, stateId, type Words } from '@odograph/core';
+import { useCallback } from 'react';
+import type { Found } from '../../design/fields.js';
+import { useClipViews, useWords, type ClipView } from '../library/index.js';
+import { TODO_TEXT as T } from './todo.text.js';
+
+const SHOWN = 8;
+
+/** A clip in a few words: what was done from where, and how it went. */
+export const clipSaid = ({ attempt, footage }: Pick<ClipView, 'attempt' | 'footage'>, words: Words): string => {
+  const { state, action, result } = attempt;
+  const said = [
+    ...(action === null ? [] : [words.name('action', action)]),
+    ...(state ? [T.from(placeName(stateId(state), words))] : []),
+    ...(result ? [RESULT_WORDS[result]] : []),
+  ];
+  return T.clip(said.join(', '), footage.title);
+};
+/** All that is told of a clip, to find it by. */
+const allSaid = ({ said, footage }: ClipView): string => `${said.map((part) => part.text).join(' ')} ${footage.title}`;
+
+/** Finds clips by words of their sentences: each that is typed begins a word of it. */
+export const useClipFinder = (): ((typed: string) => readonly Found<string>[]) => {
+  const views = useClipViews();
+  const words = useWords();
+  return useCallback(
+    (typed) => {
+      const wanted = typed.toLowerCase().split(/\s+/).filter(Boolean);
+      const found: Found<string>[] = [];
+      for (const view of views) {
+        if (found.length === SHOWN) break;
+        const name = clipSaid(view, words);
+        const has = allSaid(view)
+          .toLowerCase()
+          .split(/[^\p{L}\p{N}]+/u);
+        if (wanted.every((word) => has.some((h) => h.startsWith(word))))
+          found.push({ value: view.clip.id, name, via: name });
+      }
+      return found;
+    },
+    [views, words],
+  );
+};

@@ -1,0 +1,1 @@
+export { TodoList } from './TodoList.js';
