@@ -6,6 +6,7 @@ import { useClipRoom } from './clip/index.js';
 import { useClockRoom } from './clock/index.js';
 import { CourseLine } from './course/index.js';
 import { DESK_TEXT as T, together, useDesk, useKeySheetRoom, type OnBench } from './desk/index.js';
+import { useDrawRoom } from './drawing/index.js';
 import { KeyHints, OwnKeysHere, isWrittenInto, usePictureKeys } from './keys/index.js';
 import { ClipsHere } from './list/index.js';
 import { useMarkRoom } from './marks/index.js';
@@ -13,6 +14,7 @@ import { usePhraseRoom, useTelling } from './phrase/index.js';
 import { PictureHere, usePictureRoom } from './picture/index.js';
 import { useReasonsRoom } from './reasons/index.js';
 import { useStretchRoom } from './stretches/index.js';
+import { useTodoRoom } from './todo/index.js';
 
 /** Room for a sentence of two lines and what stands under it, in pixels. */
 const UNDER = '118px';
@@ -30,6 +32,8 @@ export const BenchTable = ({
   const { table, handle, isMirrored } = desk;
   const sheet = useKeySheetRoom(desk);
   const picture = usePictureRoom(desk);
+  const drawing = useDrawRoom(desk);
+  const todo = useTodoRoom(desk);
   const clock = useClockRoom(desk);
   const stretches = useStretchRoom(desk, picture.look);
   const marks = useMarkRoom(desk);
@@ -43,6 +47,8 @@ export const BenchTable = ({
   const camera = useCameraRoom(desk, stretches.spans.msOf, remembered);
   // who comes first where several have the same key, or something to say
   const now = together([
+    drawing.room,
+    todo,
     clock.room,
     stretches.room,
     marks.room,
@@ -76,7 +82,9 @@ export const BenchTable = ({
               clock={clock.clock}
               overlay={picture.overlay}
               isMirrored={isMirrored}
-            />
+            >
+              {drawing.onPicture}
+            </PictureHere>
           </Box>
           {/* what is told needs room; a narrow window shows the picture, the line and what is in hand */}
           <Flex direction="column" width="400px" flexShrink="0" minHeight="0" display={{ base: 'none', lg: 'flex' }}>

@@ -5,6 +5,7 @@ import * as CLIP from './clip/clip.text.js';
 import * as CLOCK from './clock/clock.text.js';
 import * as COURSE from './course/course.text.js';
 import * as DESK from './desk/desk.text.js';
+import * as DRAWING from './drawing/drawing.text.js';
 import { KEY_ACTIONS } from './keys/keys.text.js';
 import * as LIST from './list/list.text.js';
 import * as MARKS from './marks/marks.text.js';
@@ -12,8 +13,24 @@ import * as PHRASE from './phrase/phrase.text.js';
 import * as PICTURE from './picture/picture.text.js';
 import * as REASONS from './reasons/reasons.text.js';
 import * as STRETCHES from './stretches/stretches.text.js';
+import * as TODO from './todo/todo.text.js';
 
-const ROOMS = [BOARD, CAMERAS, CLIP, CLOCK, COURSE, DESK, LIST, MARKS, PHRASE, PICTURE, REASONS, STRETCHES];
+const ROOMS = [
+  BOARD,
+  CAMERAS,
+  CLIP,
+  CLOCK,
+  COURSE,
+  DESK,
+  DRAWING,
+  LIST,
+  MARKS,
+  PHRASE,
+  PICTURE,
+  REASONS,
+  STRETCHES,
+  TODO,
+];
 
 describe('texts of the bench', () => {
   test('when a text names a key, it should be one that does something', () => {

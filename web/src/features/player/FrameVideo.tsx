@@ -1,5 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import { timecode } from '@odograph/core';
+import type { ReactNode } from 'react';
 import { Mono, faultText } from '../../design/index.js';
 import type { PlayerState } from './FramePlayer.js';
 import { usePlayerState, type PlayerHandle } from './usePlayer.js';
@@ -13,6 +14,7 @@ export const FrameVideo = ({
   clock,
   caption,
   isMirrored = false,
+  children,
 }: {
   readonly handle: PlayerHandle;
   readonly label: string;
@@ -24,6 +26,8 @@ export const FrameVideo = ({
   readonly caption?: (frame: number) => string;
   /** Turned over, left for right. */
   readonly isMirrored?: boolean;
+  /** What lies on the picture. */
+  readonly children?: ReactNode;
 }): React.JSX.Element => {
   const { table, src, medium, readyFrames, fault, onScreen } = handle;
   const state = usePlayerState(handle, (now) => now);
@@ -62,6 +66,7 @@ export const FrameVideo = ({
           }}
         />
       )}
+      {children}
       {text && (
         <Box
           position="absolute"

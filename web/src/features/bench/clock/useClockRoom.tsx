@@ -1,7 +1,6 @@
 import { frameCount } from '@odograph/core';
-import type { Desk, Room } from '../desk/index.js';
+import { AskLine, type Desk, type Room } from '../desk/index.js';
 import { ASK_KEYS } from '../keys/index.js';
-import { AskLine } from './AskLine.js';
 import { CLOCK_TEXT as T } from './clock.text.js';
 import { useClock, type MatchClock } from './useClock.js';
 
@@ -21,13 +20,14 @@ export const useClockRoom = (desk: Desk): { readonly clock: MatchClock; readonly
     move({ does: 'answer' });
     toPicture();
   };
+  const asks = hand.is === 'question' && (hand.asks === 'go to' || hand.asks === 'clock') ? hand.asks : undefined;
   const asked =
-    hand.is !== 'question'
+    asks === undefined
       ? undefined
       : {
           'go to': { label: T.goTo, hint: T.goToHint, refusal: T.goToRefusal, onSaid: goTo },
           clock: { label: T.clock, hint: T.clockHint, refusal: T.clockRefusal, onSaid: clock.note },
-        }[hand.asks];
+        }[asks];
   return {
     clock,
     room: {

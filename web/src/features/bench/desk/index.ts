@@ -1,3 +1,4 @@
+export { AskLine } from './AskLine.js';
 export { BenchHint } from './BenchHint.js';
 export { DESK_TEXT } from './desk.text.js';
 export { EMPTY, PARTS, wayOf, type Edge, type HandMove, type StretchInHand } from './hand.js';

@@ -10,6 +10,7 @@ export {
   MARK_LINE_KEYS,
   PHRASE_KEYS,
   PICTURE_KEYS,
+  DRAW_KEYS,
   REASONS_KEYS,
   TRIES_KEYS,
   hintsWhen,

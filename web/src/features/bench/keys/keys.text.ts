@@ -108,6 +108,9 @@ export const KEY_ACTIONS: readonly { readonly press: string; readonly does: stri
   { press: '+', does: 'longer loop round a mark' },
   { press: '0', does: 'what lies behind the line' },
   { press: ';', does: 'lulls played, fast or skipped' },
+  { press: '#', does: 'draw on the picture' },
+  { press: '!', does: 'put this frame on the to-do list' },
+  { press: '*', does: 'drawings on or off' },
 ];
 
 /** A key as it stands on its cap. */
@@ -170,6 +173,24 @@ export const REASONS_KEYS: readonly Hint[] = [
   { keys: 'D', does: 'delays', press: 'd' },
   { keys: 'enter', does: 'that one', press: 'Enter' },
   { keys: 'esc', does: 'let it be, back', press: 'Escape' },
+];
+
+/** Keys that work while somebody draws on the picture. */
+export const DRAW_KEYS: readonly Hint[] = [
+  { keys: '← ↑ → ↓', does: 'cross' },
+  { keys: 'enter', does: 'point', press: 'Enter' },
+  { keys: 'backspace', does: 'point back', press: 'Backspace' },
+  { keys: 'W', does: 'whose', press: 'w' },
+  { keys: 'E', does: 'next shape', press: 'e' },
+  { keys: 'Del', does: 'remove', press: 'Delete' },
+  { keys: 'I', does: '', press: 'i' },
+  { keys: 'O', does: 'from, to here', press: 'o' },
+  { keys: ',', does: '', press: ',' },
+  { keys: '.', does: 'one frame', press: '.' },
+  { keys: 'H', does: 'hold', press: 'h' },
+  { keys: 'P', does: 'pointer', press: 'p' },
+  { keys: 'Z', does: 'turn over', press: 'z' },
+  { keys: 'esc', does: 'back', press: 'Escape' },
 ];
 
 /** Keys that work while the clip in hand lies beside another one. */

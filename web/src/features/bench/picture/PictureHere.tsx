@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import { FrameVideo, type PlayerHandle } from '../../player/index.js';
 import { captionAt } from './captionAt.js';
 import { manner } from './manner.js';
@@ -12,12 +13,14 @@ export const PictureHere = ({
   clock,
   overlay,
   isMirrored,
+  children,
 }: {
   readonly bench: OnBench;
   readonly handle: PlayerHandle;
   readonly clock: MatchClock;
   readonly overlay: Overlay;
   readonly isMirrored: boolean;
+  /** What lies on the picture. */ readonly children?: ReactNode;
 }): React.JSX.Element => (
   <FrameVideo
     handle={handle}
@@ -26,5 +29,7 @@ export const PictureHere = ({
     manner={manner}
     isMirrored={isMirrored}
     {...(overlay.kind === 'captions' && handle.table ? { caption: captionAt(overlay.captions, handle.table) } : {})}
-  />
+  >
+    {children}
+  </FrameVideo>
 );

@@ -1,0 +1,145 @@
+import {
+  atPixels,
+  distanceTo,
+  frameStartS,
+  fromPixels,
+  pointerAt,
+  type Drawing,
+  type PictureSize,
+  type Point,
+} from '@odograph/core';
+import { useRef, useState, type PointerEvent } from 'react';
+import { usePlayerState, type PlayerHandle } from '../../player/index.js';
+import { Drawn, shapeSaid } from './Drawn.js';
+import { shapeOf, type DrawHand, type DrawMove } from './drawHand.js';
+import { DRAWING_TEXT as T } from './drawing.text.js';
+
+/** So near a shape the pointer picks it, in parts of the picture's height. */
+const NEAR = 1 / 40;
+
+/** Where the pointer was when its way was recorded, with each frame. */
+const Pointer = ({
+  drawing,
+  handle,
+  size,
+  isMirrored,
+}: {
+  readonly drawing: Drawing;
+  readonly handle: PlayerHandle;
+  readonly size: PictureSize;
+  readonly isMirrored: boolean;
+}): React.JSX.Element | null => {
+  const frame = usePlayerState(handle, (s) => s.frame);
+  const { table } = handle;
+  if (!table) return null;
+  const at = pointerAt(drawing, (frameStartS(table, frame) - frameStartS(table, drawing.from.frame)) * 1000);
+  const dot = at && atPixels(at, size, isMirrored);
+  if (!dot) return null;
+  return (
+    <circle
+      data-testid="pointer"
+      cx={dot.x}
+      cy={dot.y}
+      r={size.height / 60}
+      fill="#fff8e6"
+      stroke="#0c0e0c"
+      strokeWidth={2}
+    />
+  );
+};
+
+type Props = {
+  readonly drawings: readonly Drawing[];
+  readonly size: PictureSize;
+  readonly isMirrored: boolean;
+  /** The hand that draws; null while nobody does. */ readonly hand: DrawHand | null;
+  readonly onMove: (...moves: readonly DrawMove[]) => void;
+  /** Where the pointer is, while its way is kept. */ readonly onPointer: ((at: Point) => void) | null;
+  readonly handle: PlayerHandle;
+};
+
+/** What is drawn on the frame that is shown, and, while somebody draws, where points are set; it lies on the picture as the picture lies in its box. */
+export const DrawSurface = ({
+  drawings,
+  size,
+  isMirrored,
+  hand,
+  onMove,
+  onPointer,
+  handle,
+}: Props): React.JSX.Element => {
+  const svg = useRef<SVGSVGElement>(null);
+  // where the pointer is, known here alone: the bench isn't drawn anew with each of its moves; a key takes the cross back
+  const [hover, setHover] = useState<{ readonly at: Point; readonly cross: Point } | null>(null);
+  const shapes = drawings.flatMap((d) => d.shapes);
+  const placeOf = (event: PointerEvent): Point | undefined => {
+    const matrix = svg.current?.getScreenCTM();
+    if (!matrix) return undefined;
+    const { x, y } = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse());
+    return fromPixels({ x, y }, size, isMirrored);
+  };
+  const onDown = (event: PointerEvent): void => {
+    const at = placeOf(event);
+    if (!at || event.button !== 0) return;
+    event.preventDefault();
+    const pixels = atPixels(at, size, isMirrored);
+    const near =
+      event.ctrlKey || event.metaKey
+        ? shapes.find((s) => distanceTo(s, pixels, size, isMirrored) < size.height * NEAR)
+        : undefined;
+    if (near) onMove({ does: 'pick', id: near.id });
+    else onMove({ does: 'point', at }, { does: 'set' });
+  };
+  const at = hover?.cross === hand?.cross ? hover?.at : hand?.cross;
+  const cross = hand && at && atPixels(at, size, isMirrored);
+  const unit = size.height / 30;
+  const begun = hand?.points.length ? shapeOf(hand, [...hand.points, at!], shapes, 'begun') : undefined;
+  const said = shapes.map((s) => shapeSaid(s, size)).join(', ');
+  return (
+    <svg
+      ref={svg}
+      viewBox={`0 0 ${size.width} ${size.height}`}
+      preserveAspectRatio="xMidYMid meet"
+      data-testid="drawn"
+      style={{
+        position: 'absolute',
+        inset: 0,
+        width: '100%',
+        height: '100%',
+        pointerEvents: hand || onPointer ? 'auto' : 'none',
+        touchAction: hand ? 'none' : 'auto',
+        cursor: hand ? 'crosshair' : 'default',
+      }}
+      role="img"
+      aria-label={hand ? T.surface : said}
+      onPointerDown={hand ? onDown : undefined}
+      onPointerMove={(event) => {
+        const at = placeOf(event);
+        if (!at) return;
+        if (hand) setHover({ at, cross: hand.cross });
+        onPointer?.(at);
+      }}
+    >
+      {drawings.map((drawing) => {
+        return (
+          <g key={drawing.id}>
+            {drawing.shapes.map((shape) => (
+              <Drawn key={shape.id} {...{ shape, size, isMirrored }} isPicked={shape.id === hand?.pickedId} />
+            ))}
+            {drawing.track.length > 0 && !onPointer && <Pointer {...{ drawing, handle, size, isMirrored }} />}
+          </g>
+        );
+      })}
+      {begun && <Drawn shape={begun} size={size} isMirrored={isMirrored} />}
+      {cross && (
+        <path
+          data-testid="cross"
+          d={`M${cross.x - unit} ${cross.y}H${cross.x + unit}M${cross.x} ${cross.y - unit}V${cross.y + unit}`}
+          stroke="#fff8e6"
+          strokeWidth={2}
+          vectorEffect="non-scaling-stroke"
+        />
+      )}
+    </svg>
+  );
+};

@@ -1,0 +1,1 @@
+export { useDrawRoom } from './useDrawRoom.js';

@@ -1,0 +1,189 @@
+import {
+  BARE_DRAWING,
+  SHAPE_KINDS,
+  drawnAt,
+  type Drawing,
+  type DrawingChanges,
+  type Instant,
+  type Shape,
+} from '@odograph/core';
+import { useMemo, useState, type ReactNode } from 'react';
+import { v7 as newId } from 'uuid';
+import { useLibrary, useOwn } from '../../library/index.js';
+import { usePlayerState } from '../../player/index.js';
+import { useEdit } from '../../replica/index.js';
+import { instantAt, type Desk, type Room } from '../desk/index.js';
+import { DRAW_KEYS, type KeyTable } from '../keys/index.js';
+import { AT_REST, drawAfter, finished, shapeOf, type DrawHand, type DrawMove } from './drawHand.js';
+import { SHAPE_KEYS } from './drawing.text.js';
+import { DrawLine } from './DrawLine.js';
+import { DrawSurface } from './DrawSurface.js';
+import { useHolds } from './useHolds.js';
+import { useTrack } from './useTrack.js';
+
+const HOLDS_MS = [0, 1000, 2000, 3000, 5000];
+const STEP = 0.01;
+const NONE: readonly Drawing[] = [];
+
+/** What is drawn on this footage, and what of it lies on the frame that is shown. */
+const useDrawings = ({ bench, handle, table, mayWrite }: Desk) => {
+  const edit = useEdit();
+  const { drawings } = useLibrary();
+  const all = useMemo(
+    () => drawings.filter((d) => d.angleId === bench.angle.id).sort((a, b) => a.from.frame - b.from.frame),
+    [drawings, bench.angle.id],
+  );
+  // drawn anew only where other drawings lie on the frame, not with each frame
+  const ids = usePlayerState(handle, ({ frame }) =>
+    drawnAt(all, bench.angle.id, frame)
+      .map((d) => d.id)
+      .join(' '),
+  );
+  const shown = useMemo(() => all.filter((d) => ids.includes(d.id)), [all, ids]);
+  const [here] = shown;
+  const change = (changes: DrawingChanges): void => {
+    if (here && mayWrite) edit({ kind: 'drawing', id: here.id, changes });
+  };
+  /** Puts a shape on the drawing that lies here, or begins one on this frame. */
+  const add = (shape: Shape): void => {
+    if (!table || !mayWrite) return;
+    const at: Instant = instantAt(table, handle.frame());
+    if (here) change({ shapes: [...here.shapes, shape] });
+    else
+      edit({
+        kind: 'new drawing',
+        drawing: {
+          ...{ ...BARE_DRAWING, id: newId(), version: 0, footageId: bench.footage.id, angleId: bench.angle.id },
+          ...{ from: at, to: at, shapes: [shape] },
+        },
+      });
+  };
+  const remove = (): void => {
+    if (here && mayWrite) edit({ kind: 'remove', what: 'drawing', id: here.id });
+  };
+  return { all, shown, here, change, add, remove };
+};
+
+/** Drawing on the picture: what lies on the frame is always seen while drawings are on; asked for by its key, points are set by pointer, touch or keys. */
+export const useDrawRoom = (desk: Desk): { readonly room: Room; readonly onPicture: ReactNode } => {
+  const { bench, handle, table, hand, move, mayWrite, isMirrored, toPicture } = desk;
+  const { player } = handle;
+  const drawings = useDrawings(desk);
+  const { all, here, change } = drawings;
+  const [isOn, setOn] = useOwn('drawings', true);
+  const [draw, setDraw] = useState(AT_REST);
+  const isDrawing = mayWrite && hand.is === 'question' && hand.asks === 'draw';
+  const track = useTrack(table, handle.frame, here);
+  useHolds(handle, all, isOn && !isDrawing);
+  const shapes = here?.shapes ?? [];
+  const picked = shapes.find((s) => s.id === draw.pickedId);
+  const onMove = (...moves: readonly DrawMove[]): void => {
+    const next = moves.reduce<DrawHand>(drawAfter, draw);
+    const done = finished(next);
+    if (!done) {
+      setDraw(next);
+      return;
+    }
+    const shape = shapeOf(next, done, shapes, newId());
+    drawings.add(shape);
+    setDraw({ ...next, points: [], pickedId: shape.kind === 'label' ? shape.id : null });
+  };
+  const setShapes = (changed: readonly Shape[]): void => change({ shapes: changed });
+  const next = (): void => {
+    const at = shapes.findIndex((s) => s.id === draw.pickedId);
+    onMove({ does: 'pick', id: shapes[at + 1]?.id ?? null });
+  };
+  const leave = (): void => {
+    if (draw.points.length || draw.pickedId !== null) setDraw({ ...draw, points: [], pickedId: null });
+    else {
+      move({ does: 'answer' });
+      toPicture();
+    }
+  };
+  const hold = (): void => {
+    const at = HOLDS_MS.indexOf(here?.holdMs ?? 0);
+    change({ holdMs: HOLDS_MS[(at + 1) % HOLDS_MS.length]! });
+  };
+  /** Begins to keep the pointer's way and plays; ended, the drawing goes on up to the frame that is shown. */
+  const record = (): void => {
+    if (!here || !table) return;
+    if (!track.isRecording) {
+      track.start();
+      player?.seek(here.from.frame);
+      player?.play();
+      return;
+    }
+    player?.pause();
+    change({ track: track.stop(), to: instantAt(table, Math.max(handle.frame(), here.to.frame)) });
+  };
+  const begin = (): void => {
+    player?.pause();
+    setOn(true);
+    move({ does: 'ask', asks: 'draw' });
+  };
+  const nudge = (dx: number, dy: number) => (): void => onMove({ does: 'nudge', dx: isMirrored ? -dx : dx, dy });
+  const drawKeys: KeyTable = {
+    ...Object.fromEntries(SHAPE_KINDS.map((kind) => [SHAPE_KEYS[kind], () => onMove({ does: 'use', kind })] as const)),
+    ArrowLeft: nudge(-STEP, 0),
+    ArrowRight: nudge(STEP, 0),
+    ArrowUp: nudge(0, -STEP),
+    ArrowDown: nudge(0, STEP),
+    'shift+ArrowLeft': nudge(-5 * STEP, 0),
+    'shift+ArrowRight': nudge(5 * STEP, 0),
+    'shift+ArrowUp': nudge(0, -5 * STEP),
+    'shift+ArrowDown': nudge(0, 5 * STEP),
+    Enter: () => onMove({ does: 'set' }),
+    Backspace: () => onMove({ does: 'take back' }),
+    Delete: () => (picked ? setShapes(shapes.filter((s) => s !== picked)) : drawings.remove()),
+    e: next,
+    w: () => onMove({ does: 'say whose' }),
+    h: hold,
+    p: record,
+    ',': () => player?.step(-1),
+    '.': () => player?.step(1),
+    i: () => table && here && change({ from: instantAt(table, Math.min(handle.frame(), here.to.frame)) }),
+    o: () => table && here && change({ to: instantAt(table, Math.max(handle.frame(), here.from.frame)) }),
+    Escape: leave,
+  };
+  const seen = isOn || isDrawing ? drawings.shown : NONE;
+  return {
+    onPicture: (seen.length > 0 || isDrawing) && (
+      <DrawSurface
+        drawings={seen}
+        size={bench.file}
+        isMirrored={isMirrored}
+        hand={isDrawing && !track.isRecording ? draw : null}
+        onMove={onMove}
+        onPointer={track.onPointer}
+        handle={handle}
+      />
+    ),
+    room: {
+      keys: {
+        ...(mayWrite ? { '#': begin } : {}),
+        '*': () => setOn(!isOn),
+        ...(isDrawing ? drawKeys : {}),
+      },
+      ...(isDrawing &&
+        table && {
+          hints: DRAW_KEYS,
+          panel: (
+            <DrawLine
+              {...{ table, here, picked }}
+              hand={draw}
+              names={bench.athletes}
+              others={all.filter((d) => d !== here)}
+              isRecording={track.isRecording}
+              onUse={(kind) => onMove({ does: 'use', kind })}
+              onText={(text) => setShapes(shapes.map((s) => (s === picked ? { ...s, text: text.trim() } : s)))}
+              onTextDone={() => onMove({ does: 'pick', id: null })}
+              onHold={hold}
+              onRecord={record}
+              onRemove={drawings.remove}
+              onGoTo={(d) => player?.seek(d.from.frame)}
+            />
+          ),
+        }),
+    },
+  };
+};

@@ -1,0 +1,1 @@
+export { useTodoRoom } from './useTodoRoom.js';
