@@ -5,9 +5,10 @@ import {
   readScope,
   shippedWords,
   type Principle,
+  type Shape,
   type Todo,
 } from '@odograph/core';
-import type { NewPrinciple, NewTodo } from '@odograph/core/contract';
+import type { NewDrawing, NewPrinciple, NewTodo } from '@odograph/core/contract';
 import { seededId } from './ids.js';
 import type { DemoClip, DemoFootage } from './library.js';
 
@@ -93,10 +94,52 @@ const todos = (footage: readonly DemoFootage[]): readonly NewTodo[] => {
   ];
 };
 
+/** What is drawn on the near finish: the arm under the chin, where it pulls, and the leg that keeps the hips there. */
+const drawings = (footage: readonly DemoFootage[]): readonly NewDrawing[] => {
+  const evening = footage.find((f) => f.bout.id === 'lantern-final')!;
+  const frame = evening.clips[6]!.commitFrame;
+  const shape = (
+    kind: Shape['kind'],
+    points: readonly (readonly [x: number, y: number])[],
+    { text = '', whose = 'b' }: Partial<Shape> = {},
+  ): Shape => ({
+    ...{ id: seededId(`shape ${kind} ${text}`), kind, text, whose, order: null },
+    points: points.map(([x, y]) => ({ x, y })),
+  });
+  const wide = [
+    [0.674, 0.543],
+    [0.5, 0.404],
+    [0.418, 0.564],
+  ] as const;
+  return [
+    {
+      ...{ editId: seededId('edit drawing near finish'), id: seededId('drawing near finish') },
+      ...{ angleId: evening.cameras[0]!.angleId, fromFrame: frame, toFrame: frame + 12, holdMs: 2000, track: [] },
+      shapes: [
+        shape('circle', [
+          [0.6, 0.26],
+          [0.665, 0.26],
+        ]),
+        shape('arrow', [
+          [0.62, 0.4],
+          [0.72, 0.32],
+        ]),
+        shape('angle', wide),
+        shape('label', [[0.7, 0.16]], { text: 'the second hand is late', whose: null }),
+      ],
+    },
+  ];
+};
+
 /** What the coach of the demo has written down beside the attempts. */
 export const besideRequests = (
   footage: readonly DemoFootage[],
-): { readonly principles: readonly NewPrinciple[]; readonly todos: readonly NewTodo[] } => ({
+): {
+  readonly principles: readonly NewPrinciple[];
+  readonly todos: readonly NewTodo[];
+  readonly drawings: readonly NewDrawing[];
+} => ({
   principles: principles(),
   todos: todos(footage),
+  drawings: drawings(footage),
 });

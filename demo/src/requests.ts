@@ -196,6 +196,7 @@ export const demoRequests = (): { readonly academies: readonly unknown[] } => {
         scoreboards: [],
         principles: [],
         todos: [],
+        drawings: [],
       },
     ],
   };

@@ -91,6 +91,8 @@ test('when any screen is examined, nothing should be found, and the focus be see
     ['routes', '/routes?from=clinch/even&to=any', '[data-testid=route]'],
     ['a route played', '/routes/play?from=clinch/even&to=any&route=0', '[data-testid=step]'],
     ['the map as a table', '/map?as=table', '[data-testid=map-table]'],
+    ['principles', '/principles', '[data-testid=principle]'],
+    ['to do', '/to-do', '[data-testid=todo]'],
     ['people', '/academy/people', '[data-member]'],
     ['words', '/academy/words', '[data-word]'],
     ['the bin', '/academy/bin', 'text=stay here for 30 days'],

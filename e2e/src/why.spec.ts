@@ -82,6 +82,22 @@ test('when it is told in full why a sweep failed, all of it should be kept, foun
   ]);
   expect(told.evidence).toEqual([{ part: 'result', how: 'felt', proof: null }]);
 
+  // an angle on the frozen frame, by keys alone
+  await page.keyboard.press('#');
+  await page.keyboard.press('v');
+  await page.keyboard.press('Enter');
+  for (const key of ['ArrowRight', 'ArrowUp']) {
+    for (let i = 0; i < 4; i++) await page.keyboard.press(`Shift+${key}`);
+    await page.keyboard.press('Enter');
+  }
+  await expect(page.getByTestId('drawn').getByText('90° in the picture')).toBeVisible();
+  await noFaults(page);
+  await page.keyboard.press('Escape');
+  await saved(page).waitFor();
+  const drawn = (await libraryOf(page, running.url)).drawings.find((d) => d.from.frame === until)!;
+  expect(drawn.shapes).toMatchObject([{ kind: 'angle', points: [{ x: 0.5, y: 0.5 }, {}, {}] }]);
+  expect(drawn.to.frame).toBe(until);
+
   // what is taken away takes along what stands on it alone
   await page.keyboard.press('y');
   const reasons = page.getByTestId('reasons');

@@ -6,6 +6,7 @@ import type { ClockAnchor } from '@odograph/core';
 import {
   newAngle,
   newClip,
+  newDrawing,
   newFootage,
   newLook,
   newPerson,
@@ -13,6 +14,7 @@ import {
   newTodo,
   type NewAngle,
   type NewClip,
+  type NewDrawing,
   type NewFootage,
   type NewLook,
   type NewPerson,
@@ -51,6 +53,7 @@ type DemoAcademy = {
   readonly clips: readonly NewClip[];
   readonly principles: readonly NewPrinciple[];
   readonly todos: readonly NewTodo[];
+  readonly drawings: readonly NewDrawing[];
   readonly looks: readonly ({ readonly attemptId: string } & NewLook)[];
   /** What the scoreboards of its bouts showed. */
   readonly scoreboards: readonly { readonly footageId: string; readonly readings: readonly ClockAnchor[] }[];
@@ -128,6 +131,7 @@ export class DemoService {
       await this.clips.addLook(session, attemptId, checked(newLook, look));
     for (const principle of academy.principles)
       await this.why.createPrinciple(session, checked(newPrinciple, principle));
+    for (const drawing of academy.drawings) await this.why.createDrawing(session, checked(newDrawing, drawing));
     for (const todo of academy.todos)
       await this.why.createTodo(
         session,
