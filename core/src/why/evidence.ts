@@ -34,7 +34,8 @@ export type AngleNeeded = {
   /** The frame to look at, on the attempt's own camera. */ readonly at: Instant;
 };
 
-const instantOf = (attempt: Attempt, part: PartId): Instant => {
+/** When a detail is seen, on the attempt's own camera. */
+export const instantOfPart = (attempt: Attempt, part: PartId): Instant => {
   const [kind, id] = part.split(':');
   const commit = attempt.commit ?? attempt.start;
   switch (kind) {
@@ -61,7 +62,7 @@ export const anglesNeeded = (attempts: readonly Attempt[]): readonly AngleNeeded
   attempts.flatMap((attempt) =>
     evidenceOf(attempt)
       .filter(({ how, proof }) => UNSEEN.has(how) && proof === null)
-      .map(({ part, how }): AngleNeeded => ({ attemptId: attempt.id, part, how, at: instantOf(attempt, part) })),
+      .map(({ part, how }): AngleNeeded => ({ attemptId: attempt.id, part, how, at: instantOfPart(attempt, part) })),
   );
 
 /** What is known of how details are known, with one more; what was said of the same detail goes. Seen without a proof is what goes without saying. */

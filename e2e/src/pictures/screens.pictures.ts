@@ -16,9 +16,6 @@ const take = async (page: Page, name: string): Promise<void> => {
 };
 
 test('pictures of each screen', async ({ page, running }) => {
-  await page.goto(`${running.url}/sign-in`);
-  await page.getByLabel('Email').waitFor();
-  await take(page, 'sign-in');
   await signIn(page, running.url);
   await page.getByText('Thursday sparring, third round').waitFor();
   await take(page, 'footage');
@@ -41,6 +38,14 @@ test('pictures of each screen', async ({ page, running }) => {
   for (let i = 0; i < 5; i++) await page.keyboard.press('ArrowDown');
   await page.getByTestId('reasons').waitFor();
   await take(page, 'reasons');
+  await page.keyboard.press('Escape');
+
+  // what is drawn on it
+  for (let i = 0; i < 2; i++) await page.keyboard.press('e');
+  await page.getByTestId('drawn').waitFor();
+  await settled(page);
+  await page.keyboard.press('#');
+  await take(page, 'drawing');
   await page.keyboard.press('Escape');
   for (let i = 0; i < 3; i++) await page.keyboard.press('ArrowUp');
   await settled(page);
@@ -101,25 +106,6 @@ test('pictures of each screen', async ({ page, running }) => {
   await settled(page);
   await take(page, 'two-cameras');
 
-  await page.goto(`${running.url}/footage`);
-  await openBench(page, 'Thursday sparring, third round');
-  await page.keyboard.press('g');
-  await page.getByLabel('Go to').fill('#470');
-  await page.keyboard.press('Enter');
-  await page.locator('[data-testid=picture][data-frame="470"][data-settled=true]').waitFor();
-  await page.keyboard.press('i');
-  await page.keyboard.press('g');
-  await page.getByLabel('Go to').fill('#540');
-  await page.keyboard.press('Enter');
-  await page.locator('[data-testid=picture][data-frame="540"][data-settled=true]').waitFor();
-  await page.keyboard.press('x');
-  await page.keyboard.press('3');
-  await saved(page).waitFor();
-  const line = (await page.getByTestId('line').boundingBox())!;
-  await page.mouse.move(line.x + 400, line.y + 40);
-  await page.getByTestId('pointed').waitFor();
-  await take(page, 'stretches');
-
   await page.goto(`${running.url}/clips`);
   await page.locator('[data-clip]').first().waitFor();
   await take(page, 'clips');
@@ -159,9 +145,12 @@ test('pictures of each screen', async ({ page, running }) => {
   await page.goto(`${running.url}/academy/people`);
   await page.locator('[data-member]').first().waitFor();
   await take(page, 'people');
-  await page.goto(`${running.url}/academy/disk`);
-  await page.locator('[data-file]').first().waitFor();
-  await take(page, 'disk');
+  await page.goto(`${running.url}/principles`);
+  await page.getByTestId('principle-case').first().waitFor();
+  await take(page, 'principles');
+  await page.goto(`${running.url}/to-do`);
+  await page.getByTestId('todo').first().waitFor();
+  await take(page, 'to-do');
   await page.goto(`${running.url}/academy/words`);
   await page.getByRole('button', { name: 'Change the position back', exact: true }).click();
   await take(page, 'words');

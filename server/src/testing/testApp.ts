@@ -59,11 +59,10 @@ const database = async (): Promise<Config['database'] & { drop: () => Promise<vo
 const withRooms = async (load: (folder: string) => Promise<void>): Promise<void> => {
   const folder = await mkdtemp(join(tmpdir(), 'odograph-rooms-'));
   const whole = JSON.parse(await readFile(join(DEMO_FOLDER, 'demo.json'), 'utf8')) as { academies: object[] };
-  const none = { persons: [], files: [], footage: [], angles: [], clips: [], looks: [], scoreboards: [] };
-  await writeFile(
-    join(folder, 'demo.json'),
-    JSON.stringify({ academies: whole.academies.map((academy) => ({ ...academy, ...none })) }),
-  );
+  const KEPT = ['id', 'name', 'timeZone', 'accounts'];
+  const bare = (academy: object): object =>
+    Object.fromEntries(Object.entries(academy).map(([key, value]) => [key, KEPT.includes(key) ? value : []]));
+  await writeFile(join(folder, 'demo.json'), JSON.stringify({ academies: whole.academies.map(bare) }));
   await load(folder);
   await rm(folder, { recursive: true });
 };

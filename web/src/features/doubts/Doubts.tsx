@@ -4,6 +4,10 @@ import {
   anglesNeeded,
   asCompared,
   doubtQueue,
+  isResisted,
+  retold,
+  sayFact,
+  toldTwice,
   entryChoices,
   finishChoices,
   placeChoices,
@@ -21,6 +25,8 @@ import {
   type DoubtField,
   type DoubtGroup,
   type Settling,
+  type ToldAs,
+  type ToldTwice,
   type WordKind,
   type Words,
 } from '@odograph/core';
@@ -203,10 +209,60 @@ const Needed = ({
   );
 };
 
+/** A detail that clips of one demonstration tell in two ways, side by side; one of them is right. */
+const Twice = ({ twice }: { readonly twice: ToldTwice }): React.JSX.Element => {
+  const words = useWords();
+  const { attempts } = useLibrary();
+  const views = useClipViews();
+  const edit = useEdit();
+  const said = ({ value, attempts: [first] }: ToldAs): string => {
+    const attempt = attempts.find((a) => a.id === first!.attemptId);
+    const fact = attempt?.facts.find((f) => f.id === first!.id);
+    return fact ? sayFact(fact, words) : value;
+  };
+  const grip = attempts
+    .find((a) => a.id === twice.tellings[0]!.attempts[0]!.attemptId)
+    ?.controls.find((c) => c.id === twice.tellings[0]!.attempts[0]!.id);
+  const settle = (right: ToldAs): void => {
+    for (const telling of twice.tellings)
+      for (const { attemptId, id } of telling === right ? [] : telling.attempts) {
+        const attempt = attempts.find((a) => a.id === attemptId);
+        if (attempt) edit({ kind: 'attempt', id: attemptId, changes: retold(attempt, twice, id, right.value) });
+      }
+  };
+  return (
+    <Box as="li" borderTopWidth="1px" paddingBlock="4" data-testid="told-twice">
+      <Subheading fontSize="21px">
+        {T.twice(words.name('action', twice.action), grip ? sayControl(grip, words) : null)}
+      </Subheading>
+      <Flex gap="6" wrap="wrap" marginTop="3">
+        {twice.tellings.map((telling) => (
+          <Box key={telling.value} maxWidth="472px">
+            <Action onClick={() => settle(telling)}>{T.itIs(said(telling))}</Action>
+            <Flex as="ul" listStyleType="none" gap="5" wrap="wrap" marginTop="3">
+              {telling.attempts.slice(0, 2).flatMap(({ attemptId, at }) => {
+                const view = views.find((v) => v.attempt.id === attemptId && v.clip.angleId === v.attempt.angleId);
+                return view ? [<Case key={attemptId} view={view} frame={at.frame} />] : [];
+              })}
+            </Flex>
+          </Box>
+        ))}
+      </Flex>
+    </Box>
+  );
+};
+
 /** Everything that was left unknown or unsure while breaking down, settled for all it was met in at once. */
 export const Doubts = (): React.JSX.Element => {
-  const { attempts } = useLibrary();
+  const { attempts, footage } = useLibrary();
   const queue = useMemo(() => doubtQueue(attempts), [attempts]);
+  const twice = useMemo(() => {
+    const byId = new Map(footage.map((f) => [f.id, f]));
+    return toldTwice(attempts, (a) => {
+      const of = byId.get(a.footageId);
+      return of?.setting === 'demonstration' && !isResisted(a, of);
+    });
+  }, [attempts, footage]);
   const needed = useMemo(() => anglesNeeded(attempts), [attempts]);
   return (
     <Box paddingInline={{ base: '4', md: '8' }} paddingBlock="6" maxWidth="1120px">
@@ -214,12 +270,15 @@ export const Doubts = (): React.JSX.Element => {
       <Box color="inkSoft" marginBottom="4">
         {T.lead}
       </Box>
-      {queue.length + needed.length === 0 ? (
+      {queue.length + needed.length + twice.length === 0 ? (
         <Box>{T.empty}</Box>
       ) : (
         <Box as="ul" listStyleType="none">
           {queue.map((group) => (
             <Group key={group.key} group={group} />
+          ))}
+          {twice.map((one) => (
+            <Twice key={`${one.footageId} ${one.action} ${one.slot}`} twice={one} />
           ))}
           {needed.map((one) => (
             <Needed

@@ -13,7 +13,7 @@ export const PART_TEXT: Readonly<Record<DoubtField, string>> = {
 
 export const DOUBTS_TEXT = {
   title: 'Doubts',
-  lead: 'What nobody had a word for, what somebody wasn’t sure of, and what no camera shows yet. Settle it once, and it’s settled everywhere it came up.',
+  lead: 'What nobody had a word for, what somebody wasn’t sure of, what two clips tell in two ways, and what no camera shows yet. Settle it once, and it’s settled everywhere it came up.',
   empty:
     'Nothing to settle. While you break down, a question mark at the end of a word puts it here, and so does a question nobody answered.',
   unknown: (text: string, part: string): string => `“${text}”, ${part}`,
@@ -26,6 +26,9 @@ export const DOUBTS_TEXT = {
   needed: (what: string, how: string): string => `Another angle is needed: ${what} (${how})`,
   neededHint: 'Open it, go to the camera that shows it, cut it there, and type “this frame shows it” behind the note.',
   seenAfterAll: 'It can be seen here',
+  twice: (action: string, grip: string | null): string =>
+    `Told two ways: ${grip === null ? action : `${grip}, ${action}`}`,
+  itIs: (value: string): string => `It’s ${value}`,
   look: 'Look at it',
   more: (n: number): string => `and ${n} more`,
 } as const;
