@@ -40,8 +40,7 @@ describe('lists in the rows they belong to', () => {
     await done('PATCH', `/api/attempts/${attempt!.id}`, { baseVersion: 1, changes: { doubts, errors } });
     // what that version did not know goes when it goes back: here none of it is said
     for (const list of ['principles', 'todos', 'drawings'] as const)
-      for (const { id, version } of library[list])
-        await done('DELETE', `/api/${list}/${id}`, { baseVersion: version });
+      for (const { id, version } of library[list]) await done('DELETE', `/api/${list}/${id}`, { baseVersion: version });
     const unknown = { facts: [], alternatives: [], links: [], evidence: [], form: '' };
     const { place, purposes, hidden, handedFrom } = BARE_HOLD;
     for (const { id, version, facts, controls, reactions } of library.attempts)
