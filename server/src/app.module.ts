@@ -10,6 +10,7 @@ import { DatabaseModule } from './database/database.module.js';
 import { DiskModule } from './disk/disk.module.js';
 import { DemoService } from './demo/demo.service.js';
 import { SeededService } from './demo/seeded.service.js';
+import { FollowModule } from './follow/follow.module.js';
 import { FootageModule } from './footage/footage.module.js';
 import { HealthController } from './health/health.controller.js';
 import { JobsModule } from './jobs/jobs.module.js';
@@ -60,6 +61,7 @@ export class AppModule {
         WordsModule,
         MomentsModule,
         WhyModule,
+        FollowModule,
         RoutesModule,
         MapModule,
         NewsModule,

@@ -33,6 +33,8 @@ export type Refusal =
   /** The picture of a frame cannot be read out of its file. */
   | { readonly code: 'no-picture'; readonly facts: { readonly frame: number } }
   | { readonly code: 'too-large'; readonly facts: { readonly limitBytes: number } }
+  /** Somebody else leads; null: nobody does. */
+  | { readonly code: 'not-leading'; readonly facts: { readonly by: string | null } }
   | { readonly code: 'nothing-to-undo'; readonly facts: Record<string, never> }
   | { readonly code: 'nothing-to-redo'; readonly facts: Record<string, never> }
   | { readonly code: 'cannot-undo'; readonly facts: { readonly field: string } }

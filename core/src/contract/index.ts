@@ -29,5 +29,6 @@ export * from './words.js';
 export * from './moments.js';
 export * from './routes.js';
 export * from './why.js';
+export * from './follow.js';
 export { libraryFile } from './libraryFile.js';
 export * from './media.js';

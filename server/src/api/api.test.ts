@@ -38,6 +38,7 @@ const FOR_STUDENTS = [
   'GET /api/files/{id}/captions',
   'GET /api/news/since',
   'GET /api/news/stream',
+  'GET /api/follow/stream',
   'GET /api/me',
   'POST /api/files/{id}/prepare',
   'POST /api/me/academy',

@@ -22,6 +22,7 @@ const STATUS: Record<RefusalCode, number> = {
   'not-video': 422,
   'no-picture': 422,
   'too-large': 413,
+  'not-leading': 409,
   'nothing-to-undo': 409,
   'nothing-to-redo': 409,
   'cannot-undo': 409,

@@ -39,6 +39,10 @@ export const drawingRequest = (angleId: string) => ({
     },
   ],
 });
+export const LEAD_VIEW = {
+  ...{ angleId: newId(), frame: 1, playing: false, speed: 1, backwards: false, loop: { inFrame: 1, outFrame: 9 } },
+  ...{ isMirrored: false, hasDrawings: true, pointer: { x: 0.5, y: 0.5 } },
+};
 const FOOTAGE = { title: 't', setting: 'training', logged: 'picked', live: true, gi: true, counted: true };
 const athlete = (name: string) => ({ id: newId(), name });
 
@@ -151,6 +155,8 @@ export const EXAMPLES: Readonly<Record<string, () => Record<string, unknown>>> =
   'POST /api/drawings': () => drawingRequest(newId()),
   'PATCH /api/drawings/{id}': () => ({ editId: newId(), baseVersion: 1, changes: { holdMs: 500 } }),
   'DELETE /api/drawings/{id}': () => ({ editId: newId(), baseVersion: 1 }),
+  'POST /api/follow/view': () => ({ clientId: newId(), view: LEAD_VIEW }),
+  'POST /api/follow/wheel': () => ({ clientId: newId(), does: 'take', to: null }),
   'POST /api/routes': () => ({ editId: newId(), id: newId(), name: 'r', steps: [{ id: newId(), ...ROUTE_STEP }] }),
   'PATCH /api/routes/{id}': () => ({ editId: newId(), baseVersion: 1, changes: { name: 'r' } }),
   'DELETE /api/routes/{id}': () => ({ editId: newId(), baseVersion: 1 }),

@@ -11,7 +11,7 @@ import { FRAME_TEXT } from './app.text.js';
 /** The screens in the order of the work. */
 const SCREENS = ['/footage', '/break-down', '/clips', '/map', '/routes'] as const;
 
-const DARK = ['/break-down', '/routes/play'];
+const DARK = ['/break-down', '/routes/play', '/follow'];
 
 const Bar = (): React.JSX.Element => {
   const mayWrite = useMayWrite();

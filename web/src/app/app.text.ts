@@ -24,6 +24,7 @@ export const FRAME_TEXT = {
     '/doubts': 'Doubts',
     '/principles': 'Principles',
     '/to-do': 'To do',
+    '/follow': 'Follow',
     '/academy': 'Academy',
   },
   otherRole: 'A head has given you another role in this academy. What you may see and do here goes by it from now on.',

@@ -27,6 +27,10 @@ export const router = createBrowserRouter([
         path: '/principles',
         lazy: async () => ({ Component: (await import('../features/principles/index.js')).Principles }),
       },
+      {
+        path: '/follow',
+        lazy: async () => ({ Component: (await import('../features/follow/index.js')).FollowScreen }),
+      },
       { path: '/to-do', lazy: async () => ({ Component: (await import('../features/todo/index.js')).TodoList }) },
       { path: '/map', lazy: async () => ({ Component: (await import('../features/map/screen.js')).MapScreen }) },
       { path: '/routes', lazy: async () => ({ Component: (await import('../features/routes/index.js')).RouteFinder }) },

@@ -71,6 +71,9 @@ export const AccountMenu = (): React.JSX.Element | null => {
             <Menu.Item value="principles" {...item} asChild>
               <Link to="/principles">{T.principles}</Link>
             </Menu.Item>
+            <Menu.Item value="follow" {...item} asChild>
+              <Link to="/follow">{T.follow}</Link>
+            </Menu.Item>
             {sections.map((section) => (
               <Menu.Item key={section} value={section} {...item} asChild>
                 <Link to={`/academy/${section}`}>{T[section]}</Link>

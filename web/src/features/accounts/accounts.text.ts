@@ -49,6 +49,7 @@ export const ACCOUNTS_TEXT = {
   saveMap: 'Save the map as GraphML',
   todo: 'To do',
   principles: 'Principles',
+  follow: 'Follow',
   people: 'People',
   words: 'Words',
   bin: 'Bin',

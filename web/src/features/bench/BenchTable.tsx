@@ -8,6 +8,7 @@ import { CourseLine } from './course/index.js';
 import { DESK_TEXT as T, together, useDesk, useKeySheetRoom, type OnBench } from './desk/index.js';
 import { useDrawRoom } from './drawing/index.js';
 import { KeyHints, OwnKeysHere, isWrittenInto, usePictureKeys } from './keys/index.js';
+import { useLeadRoom } from './lead/index.js';
 import { ClipsHere } from './list/index.js';
 import { useMarkRoom } from './marks/index.js';
 import { usePhraseRoom, useTelling } from './phrase/index.js';
@@ -34,6 +35,7 @@ export const BenchTable = ({
   const picture = usePictureRoom(desk);
   const drawing = useDrawRoom(desk);
   const todo = useTodoRoom(desk);
+  const lead = useLeadRoom(desk);
   const clock = useClockRoom(desk);
   const stretches = useStretchRoom(desk, picture.look);
   const marks = useMarkRoom(desk);
@@ -49,6 +51,7 @@ export const BenchTable = ({
   const now = together([
     drawing.room,
     todo,
+    lead.room,
     clock.room,
     stretches.room,
     marks.room,
@@ -83,6 +86,7 @@ export const BenchTable = ({
               overlay={picture.overlay}
               isMirrored={isMirrored}
             >
+              {lead.onPicture}
               {drawing.onPicture}
             </PictureHere>
           </Box>

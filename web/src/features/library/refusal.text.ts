@@ -282,6 +282,10 @@ export const refusalText = (why: Refusal): string => {
       return `The file is larger than ${Math.round(why.facts.limitBytes / 2 ** 30)} GB, the most that can be taken in.`;
     case 'nothing-to-undo':
       return 'Nothing to undo.';
+    case 'not-leading':
+      return why.facts.by === null
+        ? 'Nobody leads right now. Take the wheel first.'
+        : `${why.facts.by} leads. Ask for the wheel.`;
     case 'nothing-to-redo':
       return 'Nothing to redo: nothing was undone, or something else was edited since.';
     case 'cannot-undo':

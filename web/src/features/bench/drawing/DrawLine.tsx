@@ -2,8 +2,9 @@ import { Box, Flex } from '@chakra-ui/react';
 import { SHAPE_KINDS, timecode, type Drawing, type Shape, type ShapeKind, type TimeTable } from '@odograph/core';
 import { useEffect, useRef } from 'react';
 import { Action, Choice, Ruled } from '../../../design/index.js';
+import { SHAPE_TEXT } from '../../drawn/index.js';
 import type { DrawHand } from './drawHand.js';
-import { DRAWING_TEXT as T, SHAPE_KEYS, SHAPE_TEXT } from './drawing.text.js';
+import { DRAWING_TEXT as T, SHAPE_KEYS } from './drawing.text.js';
 
 type Props = {
   readonly hand: DrawHand;

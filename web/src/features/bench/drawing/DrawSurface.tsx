@@ -1,52 +1,12 @@
-import {
-  atPixels,
-  distanceTo,
-  frameStartS,
-  fromPixels,
-  pointerAt,
-  type Drawing,
-  type PictureSize,
-  type Point,
-} from '@odograph/core';
+import { atPixels, distanceTo, type Drawing, type PictureSize, type Point } from '@odograph/core';
 import { useRef, useState, type PointerEvent } from 'react';
-import { usePlayerState, type PlayerHandle } from '../../player/index.js';
-import { Drawn, shapeSaid } from './Drawn.js';
+import { Drawn, OverPicture, PointerWay, placeIn, shapeSaid } from '../../drawn/index.js';
+import type { PlayerHandle } from '../../player/index.js';
 import { shapeOf, type DrawHand, type DrawMove } from './drawHand.js';
 import { DRAWING_TEXT as T } from './drawing.text.js';
 
 /** So near a shape the pointer picks it, in parts of the picture's height. */
 const NEAR = 1 / 40;
-
-/** Where the pointer was when its way was recorded, with each frame. */
-const Pointer = ({
-  drawing,
-  handle,
-  size,
-  isMirrored,
-}: {
-  readonly drawing: Drawing;
-  readonly handle: PlayerHandle;
-  readonly size: PictureSize;
-  readonly isMirrored: boolean;
-}): React.JSX.Element | null => {
-  const frame = usePlayerState(handle, (s) => s.frame);
-  const { table } = handle;
-  if (!table) return null;
-  const at = pointerAt(drawing, (frameStartS(table, frame) - frameStartS(table, drawing.from.frame)) * 1000);
-  const dot = at && atPixels(at, size, isMirrored);
-  if (!dot) return null;
-  return (
-    <circle
-      data-testid="pointer"
-      cx={dot.x}
-      cy={dot.y}
-      r={size.height / 60}
-      fill="#fff8e6"
-      stroke="#0c0e0c"
-      strokeWidth={2}
-    />
-  );
-};
 
 type Props = {
   readonly drawings: readonly Drawing[];
@@ -72,12 +32,7 @@ export const DrawSurface = ({
   // where the pointer is, known here alone: the bench isn't drawn anew with each of its moves; a key takes the cross back
   const [hover, setHover] = useState<{ readonly at: Point; readonly cross: Point } | null>(null);
   const shapes = drawings.flatMap((d) => d.shapes);
-  const placeOf = (event: PointerEvent): Point | undefined => {
-    const matrix = svg.current?.getScreenCTM();
-    if (!matrix) return undefined;
-    const { x, y } = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse());
-    return fromPixels({ x, y }, size, isMirrored);
-  };
+  const placeOf = (event: PointerEvent): Point | undefined => placeIn(svg.current, event, size, isMirrored);
   const onDown = (event: PointerEvent): void => {
     const at = placeOf(event);
     if (!at || event.button !== 0) return;
@@ -96,16 +51,11 @@ export const DrawSurface = ({
   const begun = hand?.points.length ? shapeOf(hand, [...hand.points, at!], shapes, 'begun') : undefined;
   const said = shapes.map((s) => shapeSaid(s, size)).join(', ');
   return (
-    <svg
+    <OverPicture
       ref={svg}
-      viewBox={`0 0 ${size.width} ${size.height}`}
-      preserveAspectRatio="xMidYMid meet"
+      size={size}
       data-testid="drawn"
       style={{
-        position: 'absolute',
-        inset: 0,
-        width: '100%',
-        height: '100%',
         pointerEvents: hand || onPointer ? 'auto' : 'none',
         touchAction: hand ? 'none' : 'auto',
         cursor: hand ? 'crosshair' : 'default',
@@ -126,7 +76,7 @@ export const DrawSurface = ({
             {drawing.shapes.map((shape) => (
               <Drawn key={shape.id} {...{ shape, size, isMirrored }} isPicked={shape.id === hand?.pickedId} />
             ))}
-            {drawing.track.length > 0 && !onPointer && <Pointer {...{ drawing, handle, size, isMirrored }} />}
+            {drawing.track.length > 0 && !onPointer && <PointerWay {...{ drawing, handle, size, isMirrored }} />}
           </g>
         );
       })}
@@ -140,6 +90,6 @@ export const DrawSurface = ({
           vectorEffect="non-scaling-stroke"
         />
       )}
-    </svg>
+    </OverPicture>
   );
 };

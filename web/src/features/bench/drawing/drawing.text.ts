@@ -1,16 +1,5 @@
 import type { ShapeKind } from '@odograph/core';
 
-/** What is drawn, as it is picked. */
-export const SHAPE_TEXT: Readonly<Record<ShapeKind, string>> = {
-  arrow: 'arrow',
-  line: 'line',
-  region: 'area',
-  circle: 'circle',
-  angle: 'angle',
-  label: 'words',
-  number: 'number',
-};
-
 const POINTS: Readonly<Record<ShapeKind, readonly string[]>> = {
   arrow: ['from where', 'to where'],
   line: ['from where', 'on, or enter again to end it'],
@@ -40,7 +29,6 @@ export const DRAWING_TEXT = {
   whose: 'Whose',
   nobody: 'nobody’s',
   words: 'Words',
-  angle: (degrees: number): string => `${Math.round(degrees)}° in the picture`,
   hold: (ms: number): string => (ms === 0 ? 'not held' : `held ${ms / 1000} s`),
   holdLabel: 'How long it’s held when it plays',
   frames: (from: string, to: string): string => (from === to ? from : `${from} – ${to}`),

@@ -108,6 +108,8 @@ export const KEY_ACTIONS: readonly { readonly press: string; readonly does: stri
   { press: '+', does: 'longer loop round a mark' },
   { press: '0', does: 'what lies behind the line' },
   { press: ';', does: 'lulls played, fast or skipped' },
+  { press: '>', does: 'lead others, or stop' },
+  { press: '<', does: 'keep this instant, and back to it' },
   { press: '#', does: 'draw on the picture' },
   { press: '!', does: 'put this frame on the to-do list' },
   { press: '*', does: 'drawings on or off' },

@@ -1,6 +1,6 @@
 import { atPixels, pictureAngle, type PictureSize, type Point, type Shape } from '@odograph/core';
 import { memo } from 'react';
-import { DRAWING_TEXT as T, SHAPE_TEXT } from './drawing.text.js';
+import { DRAWN_TEXT as T, SHAPE_TEXT } from './drawn.text.js';
 
 type Props = {
   readonly shape: Shape;

@@ -1,0 +1,1 @@
+export { useLeadRoom } from './useLeadRoom.js';
