@@ -11,6 +11,7 @@ import { phrase } from './bench/phrase.mjs';
 import { doors } from './bench/doors.mjs';
 import { signIn, untilTakenIn, up } from './bench/product.mjs';
 import { measuredOn, median, putSection } from './bench/report.mjs';
+import { follow } from './bench/follow.mjs';
 import { smooth } from './bench/smooth.mjs';
 import { build } from './build.mjs';
 import { databaseThatRuns, freePort } from './database.mjs';
@@ -278,8 +279,8 @@ const figures = async () => {
   note(lines.join('\n'));
 };
 
-/** `npm run bench` measures everything; `npm run bench -- figures`, `-- media`, `-- phrase`, `-- smooth` or `-- doors` only that part. */
-const PARTS = { figures, media, phrase, smooth, doors };
+/** `npm run bench` measures everything; `npm run bench -- figures`, `-- media`, `-- phrase`, `-- smooth`, `-- follow` or `-- doors` only that part. */
+const PARTS = { figures, media, phrase, smooth, follow, doors };
 
 main(async () => {
   const asked = process.argv.slice(2);

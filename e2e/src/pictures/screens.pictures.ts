@@ -47,6 +47,17 @@ test('pictures of each screen', async ({ page, running }) => {
   await page.keyboard.press('#');
   await take(page, 'drawing');
   await page.keyboard.press('Escape');
+
+  // another window sees the same
+  await page.keyboard.press('>');
+  await page.getByTestId('lead-line').getByText('You lead').waitFor();
+  const other = await page.context().newPage();
+  await other.goto(`${running.url}/follow`);
+  await other.getByTestId('drawn').locator('[data-shape]').first().waitFor();
+  await settled(other);
+  await take(other, 'follow');
+  await other.close();
+  await page.keyboard.press('>');
   for (let i = 0; i < 3; i++) await page.keyboard.press('ArrowUp');
   await settled(page);
 

@@ -43,6 +43,11 @@ const linesOf = ({ kind }: Shape, at: readonly Point[], unit: number): readonly 
       return [path(at, false)];
     case 'region':
       return [path(at, true)];
+    case 'circle': {
+      const radius = first && second ? Math.hypot(second.x - first.x, second.y - first.y) : 0;
+      const half = `a${radius} ${radius} 0 1 0 `;
+      return radius ? [`M${first!.x - radius} ${first!.y}${half}${2 * radius} 0${half}${-2 * radius} 0`] : [];
+    }
     case 'angle':
       return at.length === 3 ? [path(at, false), arc(at, unit)] : [path(at, false)];
     default:
@@ -68,7 +73,9 @@ export const Drawn = memo(({ shape, size, isMirrored, isPicked = false }: Props)
   const unit = size.height / 20;
   const colour = COLOUR[shape.whose ?? 'none'];
   const lines = linesOf(shape, at, unit);
-  const [first, second] = at;
+  const [first] = at;
+  // theirs is broken, but for the head of an arrow
+  const isBroken = shape.whose === 'b' && lines.length > 0;
   const line = {
     fill: 'none',
     strokeLinecap: 'round',
@@ -89,33 +96,16 @@ export const Drawn = memo(({ shape, size, isMirrored, isPicked = false }: Props)
   return (
     <g data-shape={shape.kind} data-picked={isPicked || undefined}>
       {shape.kind === 'region' && <path d={path(at, true)} fill={colour} opacity={0.22} />}
-      {shape.kind === 'circle' && first && second && (
-        <>
-          {[UNDER, colour].map((stroke, i) => (
-            <circle
-              key={stroke}
-              cx={first.x}
-              cy={first.y}
-              r={Math.hypot(second.x - first.x, second.y - first.y)}
-              {...line}
-              stroke={stroke}
-              strokeWidth={i ? 3 : 6}
-              {...(i && shape.whose === 'b' ? { strokeDasharray: '9 6' } : {})}
-            />
-          ))}
-        </>
-      )}
-      {lines.map((d) => (
-        <g key={d}>
-          <path d={d} {...line} stroke={UNDER} strokeWidth={6} />
-          <path
-            d={d}
-            {...line}
-            stroke={colour}
-            strokeWidth={isPicked ? 5 : 3}
-            {...(shape.whose === 'b' ? { strokeDasharray: '9 6' } : {})}
-          />
-        </g>
+      {lines.length > 0 && <path d={lines.join('')} {...line} stroke={UNDER} strokeWidth={6} />}
+      {[...(isBroken ? lines.slice(1) : []), isBroken ? lines[0]! : lines.join('')].filter(Boolean).map((d, i, all) => (
+        <path
+          key={i}
+          d={d}
+          {...line}
+          stroke={colour}
+          strokeWidth={isPicked ? 5 : 3}
+          {...(isBroken && i === all.length - 1 ? { strokeDasharray: '9 6' } : {})}
+        />
       ))}
       {shape.kind === 'number' && first && (
         <>

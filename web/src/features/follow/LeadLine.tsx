@@ -8,10 +8,12 @@ import type { Follow } from './useFollowing.js';
 export const LeadLine = ({
   follow: { now, isLead, isAsking, isLost, wheel },
   mayLead,
+  onStop,
   children,
 }: {
   readonly follow: Follow;
   readonly mayLead: boolean;
+  /** What leaving does, where it does more than let the wheel go. */ readonly onStop?: () => void;
   readonly children?: ReactNode;
 }): React.JSX.Element => (
   <Flex
@@ -48,7 +50,7 @@ export const LeadLine = ({
         </Flex>
       ))}
     {isLead && (
-      <Action tone="quiet" onClick={() => wheel('leave')}>
+      <Action tone="quiet" onClick={onStop ?? (() => wheel('leave'))}>
         {T.stop}
       </Action>
     )}

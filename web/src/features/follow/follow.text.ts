@@ -4,11 +4,7 @@ export const FOLLOW_TEXT = {
   leads: (name: string): string => `${name} leads`,
   youLead: 'You lead',
   followers: (n: number): string =>
-    n === 0
-      ? 'nobody follows yet (open Follow in another window)'
-      : n === 1
-        ? '1 window follows'
-        : `${n} windows follow`,
+    n === 0 ? 'nobody follows yet' : n === 1 ? '1 window follows' : `${n} windows follow`,
   ask: 'Ask for the wheel',
   asked: 'You’ve asked for the wheel',
   asks: (name: string): string => `${name} asks for the wheel`,

@@ -126,7 +126,7 @@ export const AddPrinciple = (): React.JSX.Element => {
               onChange={(e) => set({ sentence: e.currentTarget.value })}
             />
           </Labelled>
-          <Flex gap="6" alignItems="flex-end" wrap="wrap">
+          <Flex gap="6" alignItems="flex-start" wrap="wrap">
             <Box as="label">
               <Box color="inkSoft" fontSize="14px">
                 {T.how}

@@ -15,7 +15,7 @@ import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { Action, Choice, Sentence } from '../../design/index.js';
 import { WordField } from '../../design/fields.js';
-import { useClipViews, useLibrary, useMayWrite, useWords } from '../library/index.js';
+import { useClipViews, useLibrary, useMayWrite, useWords, type ClipView } from '../library/index.js';
 import { useTimeTable } from '../player/index.js';
 import { useEdit } from '../replica/index.js';
 import { clipSaid, useClipFinder } from './clipFinder.js';
@@ -43,6 +43,11 @@ const Part = ({ todo, part }: { readonly todo: Todo; readonly part: AnnouncedPar
   const find = useClipFinder();
   const words = useWords();
   const view = useClipViews().find((v) => v.clip.id === part.clipId);
+  // where all of it is from one footage, its title is said once
+  const wordsOf = (of: ClipView): string =>
+    of.footage.id === todo.footageId && of.attempt.action !== null
+      ? words.name('action', of.attempt.action)
+      : clipSaid(of, words);
   const change = (changes: Partial<AnnouncedPart>): void =>
     edit({
       kind: 'todo',
@@ -63,7 +68,7 @@ const Part = ({ todo, part }: { readonly todo: Todo; readonly part: AnnouncedPar
         <WordField
           label={T.whichClip(part.name)}
           placeholder={T.clipPlaceholder}
-          said={part.clipId === null ? null : view ? clipSaid(view, words) : T.gone}
+          said={part.clipId === null ? null : view ? wordsOf(view) : T.gone}
           find={find}
           onPick={(clipId) => change({ clipId, isCutOff: false })}
           onClear={() => change({ clipId: null })}

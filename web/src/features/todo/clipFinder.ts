@@ -7,14 +7,17 @@ import { TODO_TEXT as T } from './todo.text.js';
 const SHOWN = 8;
 
 /** A clip in a few words: what was done from where, and how it went. */
-export const clipSaid = ({ attempt, footage }: Pick<ClipView, 'attempt' | 'footage'>, words: Words): string => {
+export const clipSaid = ({ attempt, footage }: Pick<ClipView, 'attempt' | 'footage'>, words: Words): string =>
+  T.clip(didSaid({ attempt }, words), footage.title);
+/** What was done in it, from where, and how it went. */
+export const didSaid = ({ attempt }: Pick<ClipView, 'attempt'>, words: Words): string => {
   const { state, action, result } = attempt;
   const said = [
     ...(action === null ? [] : [words.name('action', action)]),
     ...(state ? [T.from(placeName(stateId(state), words))] : []),
     ...(result ? [RESULT_WORDS[result]] : []),
   ];
-  return T.clip(said.join(', '), footage.title);
+  return said.join(', ');
 };
 /** All that is told of a clip, to find it by. */
 const allSaid = ({ said, footage }: ClipView): string => `${said.map((part) => part.text).join(' ')} ${footage.title}`;

@@ -1,5 +1,5 @@
 import { atPixels, distanceTo, type Drawing, type PictureSize, type Point } from '@odograph/core';
-import { useRef, useState, type PointerEvent } from 'react';
+import { useDeferredValue, useRef, useState, type PointerEvent } from 'react';
 import { Drawn, OverPicture, PointerWay, placeIn, shapeSaid } from '../../drawn/index.js';
 import type { PlayerHandle } from '../../player/index.js';
 import { shapeOf, type DrawHand, type DrawMove } from './drawHand.js';
@@ -7,6 +7,8 @@ import { DRAWING_TEXT as T } from './drawing.text.js';
 
 /** So near a shape the pointer picks it, in parts of the picture's height. */
 const NEAR = 1 / 40;
+
+const NONE: readonly Drawing[] = [];
 
 type Props = {
   readonly drawings: readonly Drawing[];
@@ -32,6 +34,8 @@ export const DrawSurface = ({
   // where the pointer is, known here alone: the bench isn't drawn anew with each of its moves; a key takes the cross back
   const [hover, setHover] = useState<{ readonly at: Point; readonly cross: Point } | null>(null);
   const shapes = drawings.flatMap((d) => d.shapes);
+  // many shapes are drawn piece by piece, and keys go on meanwhile
+  const shown = useDeferredValue(drawings, NONE);
   const placeOf = (event: PointerEvent): Point | undefined => placeIn(svg.current, event, size, isMirrored);
   const onDown = (event: PointerEvent): void => {
     const at = placeOf(event);
@@ -70,16 +74,14 @@ export const DrawSurface = ({
         onPointer?.(at);
       }}
     >
-      {drawings.map((drawing) => {
-        return (
-          <g key={drawing.id}>
-            {drawing.shapes.map((shape) => (
-              <Drawn key={shape.id} {...{ shape, size, isMirrored }} isPicked={shape.id === hand?.pickedId} />
-            ))}
-            {drawing.track.length > 0 && !onPointer && <PointerWay {...{ drawing, handle, size, isMirrored }} />}
-          </g>
-        );
-      })}
+      {shown.map((drawing) => (
+        <g key={drawing.id}>
+          {drawing.shapes.map((shape) => (
+            <Drawn key={shape.id} {...{ shape, size, isMirrored }} isPicked={shape.id === hand?.pickedId} />
+          ))}
+          {drawing.track.length > 0 && !onPointer && <PointerWay {...{ drawing, handle, size, isMirrored }} />}
+        </g>
+      ))}
       {begun && <Drawn shape={begun} size={size} isMirrored={isMirrored} />}
       {cross && (
         <path

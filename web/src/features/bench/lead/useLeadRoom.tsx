@@ -47,13 +47,13 @@ export const useLeadRoom = (desk: Desk): { readonly room: Room; readonly onPictu
       keys: { ...(mayWrite ? { '>': toggle } : {}), '<': back },
       ...((isOn || here) && {
         above: (
-          <LeadLine follow={follow} mayLead={isOn}>
+          <LeadLine follow={follow} mayLead={isOn} onStop={toggle}>
             {isOn && (
               <Link to="/follow" target="_blank">
                 {T.open}
               </Link>
             )}
-            {isOn && (
+            {isOn && !isLead && (
               <Action tone="quiet" onClick={toggle}>
                 {T.close}
               </Action>
