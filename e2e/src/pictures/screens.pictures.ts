@@ -153,9 +153,6 @@ test('pictures of each screen', async ({ page, running }) => {
   await page.getByLabel('Cue').first().blur();
   await saved(page).waitFor();
   await take(page, 'route-kept');
-  await page.goto(`${running.url}/academy/people`);
-  await page.locator('[data-member]').first().waitFor();
-  await take(page, 'people');
   await page.goto(`${running.url}/principles`);
   await page.getByTestId('principle-case').first().waitFor();
   await take(page, 'principles');
