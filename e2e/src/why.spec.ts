@@ -82,6 +82,12 @@ test('when it is told in full why a sweep failed, all of it should be kept, foun
   ]);
   expect(told.evidence).toEqual([{ part: 'result', how: 'felt', proof: null }]);
 
+  // it counters what they did just before, by one key, and by the same key no more
+  await page.keyboard.press('&');
+  await expect(page.getByText(/A counter to the one at/)).toBeVisible();
+  await page.keyboard.press('&');
+  await expect(page.getByText(/A counter to the one at/)).toHaveCount(0);
+
   // an angle on the frozen frame, by keys alone
   await page.keyboard.press('#');
   await page.keyboard.press('v');
@@ -145,6 +151,22 @@ test('when it is told in full why a sweep failed, all of it should be kept, foun
   const proved = await inHand(page, running.url);
   expect(proved.evidence[0]!.proof).toMatchObject({ kind: 'frame', frame: shown });
   expect(proved.evidence[0]!.proof).not.toMatchObject({ angleId: proved.angleId });
+
+  // where that camera is blocked, the proof is pointed out
+  await page.keyboard.press('Escape');
+  await page.getByTestId('picture').click();
+  await page.keyboard.press('%');
+  await page.keyboard.press('2');
+  await saved(page).waitFor();
+  await page.goto(`${running.url}/doubts`);
+  await expect(page.getByTestId('unclear-proof')).toContainText('failed (blocked by the referee)');
+
+  // what nobody has taken yet stands at its place on the map
+  await page.goto(`${running.url}/map?place=closed-guard/bottom`);
+  const sheet = page.getByRole('complementary');
+  await expect(sheet.getByText('Only said, never seen')).toBeVisible();
+  await expect(sheet.getByText('guillotine').or(sheet.getByText('front choke')).first()).toBeVisible();
+  await expect(sheet.getByText('Break their posture before you attack')).toBeVisible();
 
   for (const facet of [
     'fact=hips off subject',

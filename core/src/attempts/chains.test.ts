@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { LOGGED, type FOOTAGE } from '../testing/workedExamples.js';
 import { shippedWords } from '../vocabulary/index.js';
-import { courseOf, linkAttempts, type Timed } from './index.js';
+import { counteredBy, courseOf, linkAttempts, type Timed } from './index.js';
 
 const words = shippedWords();
 const timedIn = (footage: keyof typeof FOOTAGE): readonly Timed[] =>
@@ -114,6 +114,25 @@ describe('links in any footage', () => {
         ).toEqual(links.map((l) => `${l.from} ${l.to} ${l.kind}`).sort());
       }),
       { numRuns: 200 },
+    );
+  });
+
+  test('when an attempt is told as a counter, it should be to the latest of the other side that it touches', () => {
+    fc.assert(
+      fc.property(anyTimed, (all) => {
+        for (const q of all) {
+          const mayBe = all.filter((p) => {
+            const isOther = p.attempt.subject !== q.attempt.subject;
+            return isOther && p.startS < q.startS && p.endS >= q.startS - 2;
+          });
+          const found = counteredBy(q, all);
+          if (!mayBe.length) expect(found).toBeUndefined();
+          else {
+            expect(mayBe).toContain(found);
+            expect(found!.endS).toBe(Math.max(...mayBe.map((p) => p.endS)));
+          }
+        }
+      }),
     );
   });
 

@@ -101,3 +101,9 @@ export const courseOf = (all: readonly Timed[], viewer: Subject, words: Words): 
     points: points.filter((p, i) => i === 0 || p.atS !== points[i - 1]!.atS || p.height !== points[i - 1]!.height),
   }));
 };
+
+/** What an attempt may be the counter to: the latest of the other side's that began before it, and overlaps or touches it; undefined where there is none. */
+export const counteredBy = (q: Timed, all: readonly Timed[]): Timed | undefined =>
+  all
+    .filter((p) => p.attempt.subject !== q.attempt.subject && p.startS < q.startS && q.startS - p.endS <= TOUCHING_S)
+    .sort(latest)[0];

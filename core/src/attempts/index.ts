@@ -55,7 +55,15 @@ export {
   type HoldDetail,
 } from './holdDetails.js';
 export { USUAL_KIND } from './usualKind.js';
-export { courseOf, linkAttempts, type CoursePoint, type CourseRun, type Link, type Timed } from './chains.js';
+export {
+  courseOf,
+  counteredBy,
+  linkAttempts,
+  type CoursePoint,
+  type CourseRun,
+  type Link,
+  type Timed,
+} from './chains.js';
 export {
   DECIDING_WORDS,
   QUALITY_WORDS,

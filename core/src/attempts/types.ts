@@ -187,6 +187,12 @@ export type KeyMoment = { readonly name: (typeof KEY_MOMENTS)[number]; readonly 
 /** A stretch of a clip to be looked at over and over, at a speed of its own (1 = as it happened). */
 export type DetailLoop = { readonly id: string; readonly in: Instant; readonly out: Instant; readonly speed: number };
 
+/** How well a stretch of a clip shows what happens: clear, blocked by somebody or something, too fast, from the wrong side, or black. */
+export const VIEW_KINDS = ['clear', 'referee', 'bodies', 'overlay', 'edge', 'fast', 'side', 'black'] as const;
+export type ViewKind = (typeof VIEW_KINDS)[number];
+/** A stretch [in, out) of a clip's file, and how well it shows what happens there. */
+export type ViewStretch = { readonly id: string; readonly in: Instant; readonly out: Instant; readonly kind: ViewKind };
+
 /** A look at an attempt: the frames [in, out) of one angle's file. */
 export type Clip = {
   readonly id: string;
@@ -199,6 +205,7 @@ export type Clip = {
   /** From where the camera sees whoever acts; null = not said. */ readonly seen: 'front' | 'back' | null;
   /** At most one of each name. */ readonly keyMoments: readonly KeyMoment[];
   readonly loops: readonly DetailLoop[];
+  /** In their order; no two overlap. */ readonly views: readonly ViewStretch[];
 };
 
 /** A step of a kept route: a line of the map by what it says, the clip that shows it (null = the most telling one), and what is said to it. */

@@ -25,6 +25,7 @@ import {
   type BecauseLink,
   type Clip,
   type Control,
+  VIEW_KINDS,
   type DetailLoop,
   type Doubt,
   type ErrorUse,
@@ -36,6 +37,7 @@ import {
   type Proof,
   type ReactionUse,
   type ReasonUse,
+  type ViewStretch,
 } from '../attempts/index.js';
 import { type Moment } from '../moments/index.js';
 import { CONTROL_KINDS, LIMBS } from '../vocabulary/index.js';
@@ -75,6 +77,7 @@ const WHY_TEXT_LIMIT = 200;
 /** A kind of part and an id behind it. */
 const PART_LIMIT = 60;
 const LINKS_LIMIT = 60;
+const VIEWS_LIMIT = 60;
 
 const SIDE = choice('left', 'right');
 const SUBJECT = choice('a', 'b');
@@ -207,6 +210,7 @@ export const ATTEMPT = {
 } as const satisfies FieldsOf<Attempt>;
 
 const KEY_MOMENT = object<KeyMoment>({ name: choice(...KEY_MOMENTS), at: INSTANT });
+const VIEW = object<ViewStretch>({ id: ID, in: INSTANT, out: INSTANT, kind: choice(...VIEW_KINDS) });
 const DETAIL_LOOP = object<DetailLoop>({ id: ID, in: INSTANT, out: INSTANT, speed: number(0.05, 4) });
 /** What is kept of a clip. */
 export const CLIP = {
@@ -218,6 +222,7 @@ export const CLIP = {
   seen: saidOr(orNull(choice(...SEEN)), null),
   keyMoments: saidOr(list(KEY_MOMENT, { once: 'name' }), []),
   loops: saidOr(list(DETAIL_LOOP), []),
+  views: saidOr(list(VIEW, { most: VIEWS_LIMIT, once: 'id' }), []),
 } as const satisfies FieldsOf<Clip>;
 
 /** What is kept of a mark. */

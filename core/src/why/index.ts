@@ -12,5 +12,7 @@ export {
 export { fisher, hasPattern, twoByTwo, withAndWithout, type Pattern, type WithAndWithout } from './withAndWithout.js';
 export { EVIDENCE_WORDS, anglesNeeded, evidenceOf, withEvidence, type AngleNeeded } from './evidence.js';
 export { COMPARED, cameWith, differencesOf, seriesOf, type Compared, type Difference } from './differences.js';
+export { VIEW_WORDS, unclearProofs, viewAt, viewFault, withViewFrom, withViewTo, type UnclearProof } from './views.js';
+export { onlySaid, type OnlySaid } from './onlySaid.js';
 export { retold, toldTwice, type ToldAs, type ToldTwice } from './toldTwice.js';
 export { alternativeFaults, factFaults, type WhyFault } from './faults.js';

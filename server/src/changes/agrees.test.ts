@@ -140,6 +140,8 @@ describe('what an edit is shown to do, and what the server does with it', () => 
     const drawn = { ...BARE_DRAWING, ...frames, id: newId(), version: 0, footageId, angleId, shapes };
     await agree({ kind: 'new drawing', drawing: drawn });
     await agree({ kind: 'drawing', id: drawn.id, changes: { to: ticks(25), holdMs: 1500, shapes: [] } });
+    const view = { id: newId(), in: ticks(4), out: ticks(9), kind: 'referee' } as const;
+    await agree({ kind: 'clip', id: one.clip.id, changes: { views: [view] } });
     const word = { id: newId(), version: 0, kind: 'action', key: 'armlock', name: 'cross arm' } as const;
     await agree({ kind: 'word', change: word });
     await agree({ kind: 'remove', what: 'word', id: word.id });

@@ -1,5 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { BARE_ATTEMPT, BARE_CLIP, asSaid, recut, type Attempt } from '@odograph/core';
+import { BARE_ATTEMPT, BARE_CLIP, asSaid, recut, viewFault, type Attempt } from '@odograph/core';
 import type {
   AttemptEdit,
   AttemptFields,
@@ -168,6 +168,12 @@ export class ClipsService {
       this.checkRange(inFrame, outFrame, angle, 'changes');
       const early = changes.loops?.findIndex((loop) => loop.out.frame <= loop.in.frame) ?? -1;
       if (early >= 0) throw invalid(`changes.loops.${early}.out`, { code: 'not-after', facts: { field: 'inFrame' } });
+      const fault = changes.views && viewFault(changes.views);
+      if (fault)
+        throw invalid(
+          `changes.views.${fault.at}`,
+          fault.is === 'empty' ? { code: 'not-after', facts: { field: 'inFrame' } } : { code: 'not-possible' },
+        );
       const said = fromSent('clip', changes, timing(angle, times, 'changes'));
       await edit.update('clip', id, baseVersion, said);
       const attempt = await edit.require('attempt', clip.attemptId);

@@ -17,6 +17,7 @@ import * as planned from './migrations/0012-planned.js';
 import * as endAssumed from './migrations/0013-end-assumed.js';
 import * as why from './migrations/0014-why.js';
 import * as adviceListsDrawings from './migrations/0015-advice-lists-drawings.js';
+import * as views from './migrations/0016-views.js';
 
 const MIGRATIONS = [
   first,
@@ -34,6 +35,7 @@ const MIGRATIONS = [
   endAssumed,
   why,
   adviceListsDrawings,
+  views,
 ] as const;
 
 /** All migrations, in order; numbered, reversible. */

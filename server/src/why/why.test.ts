@@ -104,6 +104,18 @@ describe('what must and may be, lists that stay open, and drawings', () => {
       expect(await refused(post('drawings', { ...drawing, ...changes }))).toEqual([400, fault]);
   });
 
+  test('when stretches of a clip overlap, or end before they begin, they should be refused', async () => {
+    const instant = (frame: number) => ({ frame, pts: 0 });
+    const stretch = (from: number, to: number) => ({
+      ...{ id: newId(), in: instant(from), out: instant(to), kind: 'fast' },
+    });
+    const say = (...views: readonly object[]) =>
+      coach.ask('PATCH', `/api/clips/${clipId}`, { editId: newId(), baseVersion: 1, changes: { views } });
+    expect(await refused(say(stretch(1, 5), stretch(4, 9)))).toEqual([400, 'changes.views.1 not-possible']);
+    expect(await refused(say(stretch(5, 5)))).toEqual([400, 'changes.views.0 not-after']);
+    expect((await say(stretch(1, 5), stretch(5, 9))).status).toBe(200);
+  });
+
   test('when its footage goes into the bin and comes back, a drawing should go and come with it', async () => {
     const piece = await newPiece(coach);
     const drawing = drawingRequest(piece.angleId);

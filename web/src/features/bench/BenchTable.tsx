@@ -16,6 +16,7 @@ import { PictureHere, usePictureRoom } from './picture/index.js';
 import { useReasonsRoom } from './reasons/index.js';
 import { useStretchRoom } from './stretches/index.js';
 import { useTodoRoom } from './todo/index.js';
+import { useViewRoom } from './views/index.js';
 
 /** Room for a sentence of two lines and what stands under it, in pixels. */
 const UNDER = '118px';
@@ -36,6 +37,7 @@ export const BenchTable = ({
   const drawing = useDrawRoom(desk);
   const todo = useTodoRoom(desk);
   const lead = useLeadRoom(desk);
+  const views = useViewRoom(desk);
   const clock = useClockRoom(desk);
   const stretches = useStretchRoom(desk, picture.look);
   const marks = useMarkRoom(desk);
@@ -52,6 +54,7 @@ export const BenchTable = ({
     drawing.room,
     todo,
     lead.room,
+    views,
     clock.room,
     stretches.room,
     marks.room,

@@ -14,6 +14,7 @@ import * as PICTURE from './picture/picture.text.js';
 import * as REASONS from './reasons/reasons.text.js';
 import * as STRETCHES from './stretches/stretches.text.js';
 import * as TODO from './todo/todo.text.js';
+import * as VIEWS from './views/views.text.js';
 
 const ROOMS = [
   BOARD,
@@ -30,6 +31,7 @@ const ROOMS = [
   REASONS,
   STRETCHES,
   TODO,
+  VIEWS,
 ];
 
 describe('texts of the bench', () => {

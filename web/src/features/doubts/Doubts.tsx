@@ -8,6 +8,8 @@ import {
   retold,
   sayFact,
   toldTwice,
+  unclearProofs,
+  VIEW_WORDS,
   entryChoices,
   finishChoices,
   placeChoices,
@@ -27,6 +29,7 @@ import {
   type Settling,
   type ToldAs,
   type ToldTwice,
+  type UnclearProof,
   type WordKind,
   type Words,
 } from '@odograph/core';
@@ -252,9 +255,29 @@ const Twice = ({ twice }: { readonly twice: ToldTwice }): React.JSX.Element => {
   );
 };
 
+/** A proof that lies where nothing can be seen well. */
+const Unclear = ({ unclear }: { readonly unclear: UnclearProof }): React.JSX.Element | null => {
+  const words = useWords();
+  const { attempts } = useLibrary();
+  const view = useClipViews().find((v) => v.clip.id === unclear.clipId);
+  const attempt = attempts.find((a) => a.id === unclear.attemptId);
+  if (!view || !attempt) return null;
+  return (
+    <Box as="li" borderTopWidth="1px" paddingBlock="4" data-testid="unclear-proof">
+      <Subheading fontSize="21px">
+        {T.unclear(sayPart(attempt, unclear.part, words) ?? unclear.part, VIEW_WORDS[unclear.kind])}
+      </Subheading>
+      <Box color="inkSoft">{T.unclearHint}</Box>
+      <Box as="ul" listStyleType="none" marginTop="3">
+        <Case view={view} frame={unclear.frame} />
+      </Box>
+    </Box>
+  );
+};
+
 /** Everything that was left unknown or unsure while breaking down, settled for all it was met in at once. */
 export const Doubts = (): React.JSX.Element => {
-  const { attempts, footage } = useLibrary();
+  const { attempts, footage, clips } = useLibrary();
   const queue = useMemo(() => doubtQueue(attempts), [attempts]);
   const twice = useMemo(() => {
     const byId = new Map(footage.map((f) => [f.id, f]));
@@ -264,13 +287,14 @@ export const Doubts = (): React.JSX.Element => {
     });
   }, [attempts, footage]);
   const needed = useMemo(() => anglesNeeded(attempts), [attempts]);
+  const unclear = useMemo(() => unclearProofs(attempts, clips), [attempts, clips]);
   return (
     <Box paddingInline={{ base: '4', md: '8' }} paddingBlock="6" maxWidth="1120px">
       <Heading marginBottom="2">{T.title}</Heading>
       <Box color="inkSoft" marginBottom="4">
         {T.lead}
       </Box>
-      {queue.length + needed.length + twice.length === 0 ? (
+      {queue.length + needed.length + twice.length + unclear.length === 0 ? (
         <Box>{T.empty}</Box>
       ) : (
         <Box as="ul" listStyleType="none">
@@ -279,6 +303,9 @@ export const Doubts = (): React.JSX.Element => {
           ))}
           {twice.map((one) => (
             <Twice key={`${one.footageId} ${one.action} ${one.slot}`} twice={one} />
+          ))}
+          {unclear.map((one) => (
+            <Unclear key={`${one.attemptId} ${one.part}`} unclear={one} />
           ))}
           {needed.map((one) => (
             <Needed

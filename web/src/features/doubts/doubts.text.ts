@@ -29,6 +29,8 @@ export const DOUBTS_TEXT = {
   twice: (action: string, grip: string | null): string =>
     `Told two ways: ${grip === null ? action : `${grip}, ${action}`}`,
   itIs: (value: string): string => `It’s ${value}`,
+  unclear: (what: string, kind: string): string => `The proof can’t be seen well: ${what} (${kind})`,
+  unclearHint: 'Find another frame or camera that shows it, and type “this frame shows it” there.',
   look: 'Look at it',
   more: (n: number): string => `and ${n} more`,
 } as const;

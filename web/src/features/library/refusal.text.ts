@@ -45,6 +45,7 @@ const FIELDS: Readonly<Record<Sayable, string>> & Readonly<Record<string, string
   rightMark: 'what stands at the right',
   keyMoments: 'key moments',
   loops: 'loops',
+  views: 'how well it shows',
   wanted: 'wanted reaction',
   errors: 'mistakes',
   answers: 'what it answers',

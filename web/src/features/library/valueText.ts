@@ -13,7 +13,9 @@ import {
   type AnswerUse,
   type BecauseLink,
   type Control,
+  VIEW_WORDS,
   type DetailLoop,
+  type ViewStretch,
   type Doubt,
   type ErrorUse,
   type Evidence,
@@ -61,6 +63,8 @@ const TELLERS: Readonly<Record<string, (value: never, words: Words) => string>> 
   doubts: (value: readonly Doubt[]) => list(value.map((d) => `${d.field} ${d.kind}`)),
   proposed: (value: readonly ProposedPart[]) => list(value.map((part) => PROPOSED_TEXT[part])),
   keyMoments: (value: readonly KeyMoment[]) => list(value.map((m) => `${m.name} at frame ${m.at.frame}`)),
+  views: (value: readonly ViewStretch[]) =>
+    list(value.map((v) => `${VIEW_WORDS[v.kind]}, frames ${v.in.frame} to ${v.out.frame}`)),
   loops: (value: readonly DetailLoop[]) => list(value.map((l) => `frames ${l.in.frame} to ${l.out.frame}`)),
   gi: (value: boolean) => (value ? 'gi' : 'no-gi'),
   athleteA: (value: string | { readonly name: string }) => (typeof value === 'string' ? 'somebody else' : value.name),

@@ -7,6 +7,7 @@ import { useClipsOf, useWords } from '../library/index.js';
 import type { MapLine, MapPicture } from '../../workers/map.protocol.js';
 import { bringingHere } from './bringingHere.js';
 import { ClipOnTheSpot } from './ClipOnTheSpot.js';
+import { SaidHere } from './SaidHere.js';
 import { MAP_TEXT as T, LINE_TEXT, PLACE_SHEET_TEXT } from './map.text.js';
 
 const LineRow = ({
@@ -166,6 +167,7 @@ export const PlaceSheet = ({
           {list(against, '', (l) => l.from)}
         </>
       )}
+      <SaidHere place={place} />
     </Box>
   );
 };

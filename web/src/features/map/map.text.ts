@@ -96,6 +96,14 @@ export const PLACE_SHEET_TEXT = {
     `height ${height > 0 ? '+' : ''}${height.toFixed(1)} of 5${stake === null ? '' : `, ${stake}`}`,
 } as const;
 
+export const SAID_HERE_TEXT = {
+  title: 'Only said, never seen',
+  times: (n: number): string => (n === 1 ? 'said once' : `said ${n} times`),
+  answer: (reaction: string, action: string, isTheirs: boolean): string =>
+    `${isTheirs ? 'they ' : ''}${reaction}, against ${isTheirs ? '' : 'their '}${action}`,
+  principles: 'Principles',
+} as const;
+
 export const VIEW_SENTENCE_TEXT = {
   gi: 'gi',
   noGi: 'no-gi',

@@ -58,7 +58,7 @@ export const TodoRow = ({ todo }: { readonly todo: Todo }): React.JSX.Element =>
       data-testid="todo"
     >
       <Box minWidth="0">
-        <Subheading as="h3" fontSize="21px" color={todo.status === 'open' ? 'ink' : 'inkSoft'}>
+        <Subheading fontSize="21px" color={todo.status === 'open' ? 'ink' : 'inkSoft'}>
           {todo.text}
         </Subheading>
         <Box color="inkSoft" marginBottom="1">

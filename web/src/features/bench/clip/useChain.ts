@@ -1,4 +1,13 @@
-import { answersIn, linkAttempts, placeName, timecode, type Answer, type Link, type Words } from '@odograph/core';
+import {
+  answersIn,
+  counteredBy,
+  linkAttempts,
+  placeName,
+  timecode,
+  type Answer,
+  type Link,
+  type Words,
+} from '@odograph/core';
 import { useMemo } from 'react';
 import { type ClipView } from '../../library/index.js';
 import { useEdit } from '../../replica/index.js';
@@ -46,6 +55,14 @@ export const useChain = ({ bench, words, selected, before, table }: Desk): Chain
     else if (link && link.kind !== 'seam') change({ isCut: true });
     else if (mayBeSet) change({ followsId: before.attempt.id });
   };
+  const mine = bench.timed.find((t) => t.attempt.id === attempt?.id);
+  const countered = mine && counteredBy(mine, bench.timed);
+  /** One key: it is told as the counter to what the other side did just before, or no more. */
+  const counter = (): void => {
+    if (!attempt || !countered) return;
+    const id = countered.attempt.id;
+    edit({ kind: 'attempt', id: attempt.id, changes: { counterOfId: attempt.counterOfId === id ? null : id } });
+  };
   const isLinked = link !== undefined && link.kind !== 'seam';
   const does =
     attempt === undefined
@@ -65,6 +82,6 @@ export const useChain = ({ bench, words, selected, before, table }: Desk): Chain
     answers: answer.length ? answer.map((a) => answerText(a, words)).join(', and ') : null,
     does,
     turn,
-    keys: does === null ? {} : { '9': turn },
+    keys: { ...(does === null ? {} : { '9': turn }), ...(countered ? { '&': counter } : {}) },
   };
 };

@@ -11,6 +11,7 @@ export {
   PHRASE_KEYS,
   PICTURE_KEYS,
   DRAW_KEYS,
+  VIEW_KEYS,
   REASONS_KEYS,
   TRIES_KEYS,
   hintsWhen,

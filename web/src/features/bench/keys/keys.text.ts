@@ -110,6 +110,8 @@ export const KEY_ACTIONS: readonly { readonly press: string; readonly does: stri
   { press: ';', does: 'lulls played, fast or skipped' },
   { press: '>', does: 'lead others, or stop' },
   { press: '<', does: 'keep this instant, and back to it' },
+  { press: '%', does: 'how well the clip shows it from here' },
+  { press: '&', does: 'it counters what they did just before' },
   { press: '#', does: 'draw on the picture' },
   { press: '!', does: 'put this frame on the to-do list' },
   { press: '*', does: 'drawings on or off' },
@@ -175,6 +177,15 @@ export const REASONS_KEYS: readonly Hint[] = [
   { keys: 'D', does: 'delays', press: 'd' },
   { keys: 'enter', does: 'that one', press: 'Enter' },
   { keys: 'esc', does: 'let it be, back', press: 'Escape' },
+];
+
+/** Keys that work while it is asked how well the clip shows it. */
+export const VIEW_KEYS: readonly Hint[] = [
+  { keys: '1 … 8', does: 'from this frame on' },
+  { keys: '0', does: 'ends here', press: '0' },
+  { keys: '←', does: '', press: 'ArrowLeft' },
+  { keys: '→', does: 'one frame', press: 'ArrowRight' },
+  { keys: 'esc', does: 'leave it', press: 'Escape' },
 ];
 
 /** Keys that work while somebody draws on the picture. */

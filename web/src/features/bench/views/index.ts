@@ -1,0 +1,1 @@
+export { useViewRoom } from './useViewRoom.js';
