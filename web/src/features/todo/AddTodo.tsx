@@ -11,10 +11,9 @@ import {
 import { useMemo, useState } from 'react';
 import { v7 as newId } from 'uuid';
 import { Action, Choice, Labelled, Picked, Ruled } from '../../design/index.js';
-import { useLibrary, useWords } from '../library/index.js';
+import { useLibrary, useToday, useWords } from '../library/index.js';
 import { useEdit } from '../replica/index.js';
 import { BY_TEXT, KIND_HINT, KIND_TEXT, TODO_TEXT as T } from './todo.text.js';
-import { useToday } from './useToday.js';
 
 const EMPTY = { text: '', due: '', option: '', by: '', person: '', said: '', parts: '', isShared: false };
 type Draft = typeof EMPTY;

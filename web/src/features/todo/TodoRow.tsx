@@ -2,12 +2,11 @@ import { Box, Flex } from '@chakra-ui/react';
 import { TODO_STATUSES, sayScope, type Todo } from '@odograph/core';
 import { Link } from 'react-router';
 import { Action, Choice, Subheading } from '../../design/index.js';
-import { useLibrary, useMayWrite, useWords } from '../library/index.js';
+import { useLibrary, useMayWrite, useToday, useWords } from '../library/index.js';
 import { Still, useTimecode } from '../player/index.js';
 import { useEdit } from '../replica/index.js';
 import { KIND_TEXT, STATUS_TEXT, TODO_TEXT as T } from './todo.text.js';
 import { TodoDetails } from './TodoDetails.js';
-import { useToday } from './useToday.js';
 
 /** The frame at which it was said or seen. */
 const At = ({ todo }: { readonly todo: Todo }): React.JSX.Element | null => {

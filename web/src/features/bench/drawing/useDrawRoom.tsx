@@ -65,7 +65,9 @@ const useDrawings = ({ bench, handle, table, mayWrite }: Desk) => {
 };
 
 /** Drawing on the picture: what lies on the frame is always seen while drawings are on; asked for by its key, points are set by pointer, touch or keys. */
-export const useDrawRoom = (desk: Desk): { readonly room: Room; readonly onPicture: ReactNode } => {
+export const useDrawRoom = (
+  desk: Desk,
+): { readonly room: Room; readonly onPicture: ReactNode; /** Drawings are shown. */ readonly isOn: boolean } => {
   const { bench, handle, table, hand, move, mayWrite, isMirrored, toPicture } = desk;
   const { player } = handle;
   const drawings = useDrawings(desk);
@@ -89,6 +91,13 @@ export const useDrawRoom = (desk: Desk): { readonly room: Room; readonly onPictu
     setDraw({ ...next, points: [], pickedId: shape.kind === 'label' ? shape.id : null });
   };
   const setShapes = (changed: readonly Shape[]): void => change({ shapes: changed });
+  /** Takes off the shape that is picked, or the last one; with nothing left the drawing goes. */
+  const rubOut = (): void => {
+    const gone = picked ?? shapes.at(-1);
+    const left = shapes.filter((s) => s !== gone);
+    if (left.length || here?.track.length) setShapes(left);
+    else drawings.remove();
+  };
   const next = (): void => {
     const at = shapes.findIndex((s) => s.id === draw.pickedId);
     onMove({ does: 'pick', id: shapes[at + 1]?.id ?? null });
@@ -134,7 +143,7 @@ export const useDrawRoom = (desk: Desk): { readonly room: Room; readonly onPictu
     'shift+ArrowDown': nudge(0, 5 * STEP),
     Enter: () => onMove({ does: 'set' }),
     Backspace: () => onMove({ does: 'take back' }),
-    Delete: () => (picked ? setShapes(shapes.filter((s) => s !== picked)) : drawings.remove()),
+    Delete: rubOut,
     e: next,
     w: () => onMove({ does: 'say whose' }),
     h: hold,
@@ -147,6 +156,7 @@ export const useDrawRoom = (desk: Desk): { readonly room: Room; readonly onPictu
   };
   const seen = isOn || isDrawing ? drawings.shown : NONE;
   return {
+    isOn,
     onPicture: (seen.length > 0 || isDrawing) && (
       <DrawSurface
         drawings={seen}

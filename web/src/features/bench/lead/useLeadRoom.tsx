@@ -4,17 +4,18 @@ import { Link } from 'react-router';
 import { Action } from '../../../design/index.js';
 import { OverPicture, placeIn } from '../../drawn/index.js';
 import { FOLLOW_TEXT as T, LeadLine, useFollowing, useLeading } from '../../follow/index.js';
-import { useOwn } from '../../library/index.js';
 import type { PlayerState } from '../../player/index.js';
 import type { Desk, Room } from '../desk/index.js';
 
 /** Leading others: while it's on, what is seen on the bench is seen wherever somebody follows; a kept instant brings all of them back to it. */
-export const useLeadRoom = (desk: Desk): { readonly room: Room; readonly onPicture: ReactNode } => {
+export const useLeadRoom = (
+  desk: Desk,
+  hasDrawings: boolean,
+): { readonly room: Room; readonly onPicture: ReactNode } => {
   const { bench, handle, table, isMirrored, mayWrite } = desk;
   const { player } = handle;
   const [isOn, setOn] = useState(false);
   const [kept, keep] = useState<(PlayerState & { readonly angleId: string }) | null>(null);
-  const [hasDrawings] = useOwn('drawings', true);
   const svg = useRef<SVGSVGElement>(null);
   const follow = useFollowing(isOn);
   const { isLead } = follow;

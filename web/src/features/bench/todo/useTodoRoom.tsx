@@ -1,6 +1,6 @@
 import { BARE_TODO } from '@odograph/core';
 import { v7 as newId } from 'uuid';
-import { useLibrary } from '../../library/index.js';
+import { useToday } from '../../library/index.js';
 import { useEdit } from '../../replica/index.js';
 import { AskLine, type Desk, type Room } from '../desk/index.js';
 import { ASK_KEYS } from '../keys/index.js';
@@ -10,7 +10,7 @@ import { todoSaid } from './todoLine.js';
 /** Puts the frame that is shown on the lists that stay open, with what there is to do about it, in one line. */
 export const useTodoRoom = ({ bench, handle, hand, move, mayWrite, selected, toPicture }: Desk): Room => {
   const edit = useEdit();
-  const { timeZone } = useLibrary().academy;
+  const opened = useToday();
   const leave = (): void => {
     move({ does: 'answer' });
     toPicture();
@@ -23,8 +23,7 @@ export const useTodoRoom = ({ bench, handle, hand, move, mayWrite, selected, toP
       kind: 'new todo',
       todo: {
         ...{ ...BARE_TODO, ...said, id: newId(), version: 0, footageId: bench.footage.id, at },
-        // dates of this locale are written as days are kept
-        opened: new Date().toLocaleDateString('sv-SE', { timeZone }),
+        opened,
         clipIds: selected ? [selected.clip.id] : [],
       },
     });

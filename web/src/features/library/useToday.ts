@@ -1,4 +1,4 @@
-import { useLibrary } from '../library/index.js';
+import { useLibrary } from './useLibrary.js';
 
 /** The day that it is where the academy is, as `2026-03-01`. */
 export const useToday = (): string => {
