@@ -165,14 +165,16 @@ describe('media', () => {
       .body as MediaFile;
     const gone = new AbortController();
     const { cookie } = coach;
+    let answered = 0;
     const many = Array.from({ length: 100 }, (_, f) =>
       fetch(`${app.url}/api/files/${id}/stills/${f}.jpg`, { headers: { cookie }, signal: gone.signal })
         .then((a) => a.arrayBuffer())
+        .then(() => answered++)
         .catch(() => undefined),
     );
-    const began = performance.now();
     expect((await other.raw(`/api/files/${theirs.id}/stills/5.jpg`)).status).toBe(200);
-    expect(performance.now() - began).toBeLessThan(8000);
+    // behind them it would come last
+    expect(answered).toBeLessThan(50);
     gone.abort();
     await Promise.all(many);
     expect((await coach.raw(`/api/files/${id}/stills/500.jpg`)).status).toBe(200);
