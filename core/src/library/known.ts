@@ -1,4 +1,5 @@
-import { answersIn, standingOf } from '../attempts/index.js';
+import { answersIn, standingOf, type Attempt } from '../attempts/index.js';
+import type { Angle } from '../footage/index.js';
 import { footageSeconds, angleClock } from '../timecode/index.js';
 import type { KnownOfPrinciples, Principle } from '../principles/index.js';
 import type { Dated } from '../todos/index.js';
@@ -6,6 +7,20 @@ import type { Words } from '../vocabulary/index.js';
 import { timedOf, type Library } from './library.js';
 
 type Of = Pick<Library, 'attempts' | 'footage' | 'angles' | 'files' | 'clips'>;
+
+type OfFootage = { readonly attempts: Attempt[]; readonly angles: Angle[]; readonly files: Library['files'] };
+/** The attempts and angles of each footage, gone through once. */
+const byFootage = ({ attempts, angles, files }: Of): ReadonlyMap<string, OfFootage> => {
+  const all = new Map<string, OfFootage>();
+  const of = (id: string): OfFootage => {
+    const known = all.get(id) ?? { attempts: [], angles: [], files };
+    all.set(id, known);
+    return known;
+  };
+  for (const attempt of attempts) of(attempt.footageId).attempts.push(attempt);
+  for (const angle of angles) of(angle.footageId).angles.push(angle);
+  return all;
+};
 
 /** Attempts that count (nobody shows them, and their footage counts), as principles are held against them; what answers what only where one asks for it. */
 export const knownForPrinciples = (
@@ -20,9 +35,7 @@ export const knownForPrinciples = (
     return [{ attempt, athleteId: attempt.subject === 'a' ? of.athleteA : of.athleteB }];
   });
   const isAsked = principles.some((p) => p.answer !== null);
-  const answers = isAsked
-    ? [...new Set(seen.map((s) => s.attempt.footageId))].flatMap((id) => answersIn(timedOf(library, id), words))
-    : [];
+  const answers = isAsked ? [...byFootage(library)].flatMap(([id, of]) => answersIn(timedOf(of, id), words)) : [];
   return { seen, answers, clips: library.clips };
 };
 

@@ -69,8 +69,10 @@ const askedOf = (
  * @returns in the order of `known.seen`
  */
 export const casesOf = (principle: Principle, known: Known, words: Words): readonly PrincipleCase[] => {
-  const looked = (clipIds: readonly string[]): ReadonlySet<string> =>
-    new Set(known.clips.flatMap((c) => (clipIds.includes(c.id) ? c.attemptId : [])));
+  const looked = (clipIds: readonly string[]): ReadonlySet<string> => {
+    const ids = new Set(clipIds);
+    return new Set(ids.size ? known.clips.flatMap((c) => (ids.has(c.id) ? c.attemptId : [])) : []);
+  };
   const [byHandFor, byHandAgainst] = [looked(principle.clipsFor), looked(principle.clipsAgainst)];
   return known.seen.flatMap((seen): PrincipleCase[] => {
     const { attempt } = seen;

@@ -48,7 +48,9 @@ import {
   INSTANT,
   NAME_LIMIT,
   ROLE,
+  SIDE,
   STATE,
+  SUBJECT,
   bare,
   bareOf,
   choice,
@@ -79,8 +81,6 @@ const PART_LIMIT = 60;
 const LINKS_LIMIT = 60;
 const VIEWS_LIMIT = 60;
 
-const SIDE = choice('left', 'right');
-const SUBJECT = choice('a', 'b');
 const FINISH = union<Finish>(
   {
     state: { position: key('position'), role: ROLE },

@@ -1,4 +1,4 @@
-import type { Instant } from '../attempts/index.js';
+import type { Instant, Side, Subject } from '../attempts/index.js';
 import type { Role, WordKind } from '../vocabulary/index.js';
 
 /** The object that a value stands in. */
@@ -73,6 +73,8 @@ export const number = (from: number, to: number, above?: string): Shape<number> 
   shape({ is: 'number', isWhole: false, from, to, ...(above === undefined ? {} : { above }) });
 export const FRAME = whole(0, 100_000_000);
 export const choice = <V extends string>(...values: readonly V[]): Shape<V> => shape({ is: 'choice', values });
+export const SIDE = choice<Side>('left', 'right');
+export const SUBJECT = choice<Subject>('a', 'b');
 export const orNull = <T>(of: Shape<T>): Shape<T | null> => shape<T | null>({ ...of, isNullable: true });
 export const other = <T>(): Shape<T> => shape({ is: 'other' });
 export const list = <T>(

@@ -1,4 +1,4 @@
-import { SHAPE_KINDS, type Drawing, type Shape, type TrackPoint } from '../drawings/index.js';
+import { POINTS_OF, SHAPE_KINDS, type Drawing, type Shape, type TrackPoint } from '../drawings/index.js';
 import { FACT_WHEN, FACT_WHOSE } from '../attempts/index.js';
 import { STRENGTHS, type HoldPattern, type Principle, type PrincipleScope, type View } from '../principles/index.js';
 import { FOLLOWED, TODO_KINDS, TODO_STATUSES, type AnnouncedPart, type Todo } from '../todos/index.js';
@@ -12,7 +12,9 @@ import {
   INSTANT,
   NAME_LIMIT,
   ROLE,
+  SIDE,
   STATE,
+  SUBJECT,
   bareOf,
   choice,
   fixed,
@@ -35,12 +37,10 @@ export const SENTENCE_LIMIT = 300;
 const CLIPS_LIMIT = 200;
 const SHAPES_LIMIT = 200;
 const SHAPE_TEXT_LIMIT = 80;
-const POINTS_LIMIT = 64;
 /** A minute, at sixty a second. */
 const TRACK_LIMIT = 3600;
 const HOLD_LIMIT_MS = 60_000;
 
-const SIDE = choice('left', 'right');
 const HOLD = {
   holder: choice('subject', 'opponent'),
   limb: choice(...LIMBS),
@@ -112,8 +112,8 @@ const SHARE = number(0, 1);
 const SHAPE = object<Shape>({
   id: ID,
   kind: choice(...SHAPE_KINDS),
-  points: list(object({ x: SHARE, y: SHARE }), { least: 1, most: POINTS_LIMIT }),
-  whose: orNull(choice('a', 'b')),
+  points: list(object({ x: SHARE, y: SHARE }), { least: 1, most: POINTS_OF.line[1] }),
+  whose: orNull(SUBJECT),
   text: text(SHAPE_TEXT_LIMIT),
   order: orNull(whole(1, 999)),
 });

@@ -7,23 +7,32 @@ export type WhyFault =
   | { readonly path: string; readonly is: 'impossible' | 'twice' }
   | { readonly path: string; readonly is: 'too early'; readonly after: 'start' | 'from' };
 
+/** What of a single fact its word doesn't have: the value, the side, or whom it is about. */
+export const factFault = (
+  fact: Pick<FactUse, 'fact' | 'value' | 'side' | 'whose'>,
+  words: Words,
+): readonly WhyFault[] => {
+  const word = words.get('fact', fact.fact);
+  if (!word) return [];
+  const values = valuesOf(word).map(({ key }) => key);
+  return [
+    ...(values.includes(fact.value) ? [] : [{ path: 'value', is: 'no value', all: values } as const]),
+    ...(fact.side !== null && !word.sided ? [{ path: 'side', is: 'impossible' } as const] : []),
+    ...((word.whose === 'both') === (fact.whose === 'both') ? [] : [{ path: 'whose', is: 'impossible' } as const]),
+  ];
+};
+
 /** Facts of words that are known: each with a value of its word, a side only where it has sides, about nobody alone where it is about both, and each said once. */
 export const factFaults = (facts: readonly FactUse[], words: Words): readonly WhyFault[] => {
   const seen = new Set<string>();
   return facts.flatMap((fact, i): WhyFault[] => {
-    const word = words.get('fact', fact.fact);
-    if (!word) return [];
-    const values = valuesOf(word).map(({ key }) => key);
+    if (!words.get('fact', fact.fact)) return [];
     const path = `facts.${i}`;
     const slot = factSlot(fact);
     const isTwice = seen.has(slot);
     seen.add(slot);
     return [
-      ...(values.includes(fact.value) ? [] : [{ path: `${path}.value`, is: 'no value', all: values } as const]),
-      ...(fact.side !== null && !word.sided ? [{ path: `${path}.side`, is: 'impossible' } as const] : []),
-      ...((word.whose === 'both') === (fact.whose === 'both')
-        ? []
-        : [{ path: `${path}.whose`, is: 'impossible' } as const]),
+      ...factFault(fact, words).map((fault) => ({ ...fault, path: `${path}.${fault.path}` })),
       ...(isTwice ? [{ path, is: 'twice' } as const] : []),
     ];
   });

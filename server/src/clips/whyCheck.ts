@@ -1,29 +1,8 @@
-import {
-  alternativeFaults,
-  becauseIn,
-  circleIn,
-  factFaults,
-  partsOf,
-  type Attempt,
-  type WhyFault,
-  type Words,
-} from '@odograph/core';
-import type { AttemptFields, FieldFault, WrongField } from '@odograph/core/contract';
+import { alternativeFaults, becauseIn, circleIn, factFaults, partsOf, type Attempt, type Words } from '@odograph/core';
+import type { AttemptFields, WrongField } from '@odograph/core/contract';
+import { whyFaultOf } from '../changes/whyFault.js';
 import type { Edit } from '../changes/edit.js';
 import { Refused, invalid } from '../errors/refused.js';
-
-const faultOf = (fault: WhyFault): FieldFault => {
-  switch (fault.is) {
-    case 'no value':
-      return { code: 'not-one-of', facts: { all: fault.all } };
-    case 'impossible':
-      return { code: 'not-possible' };
-    case 'twice':
-      return { code: 'twice' };
-    case 'too early':
-      return { code: 'not-after', facts: { field: fault.after } };
-  }
-};
 
 /** Refuses facts that their words don't have, and alternatives that were over before they began. `after` is the attempt as the request leaves it. */
 export const checkWhy = (
@@ -36,7 +15,7 @@ export const checkWhy = (
     ...(fields.facts ? factFaults(after.facts, words) : []),
     ...(fields.alternatives ? alternativeFaults(after.alternatives, after) : []),
   ];
-  const wrong = faults.map((f): WrongField => ({ field: `${prefix}.${f.path}`, fault: faultOf(f) }));
+  const wrong = faults.map((f): WrongField => ({ field: `${prefix}.${f.path}`, fault: whyFaultOf(f) }));
   if (wrong.length) throw new Refused({ code: 'invalid', facts: { fields: wrong } });
 };
 

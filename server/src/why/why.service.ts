@@ -1,9 +1,9 @@
 import { Inject, Injectable } from '@nestjs/common';
 import {
   BARE_DRAWING,
+  factFault,
   isEmptyScope,
   isWhole,
-  valuesOf,
   type Angle,
   type Drawing,
   type Pattern,
@@ -25,6 +25,7 @@ import type { Session } from '../doors/session.js';
 import { ChangesService } from '../changes/changes.service.js';
 import type { Edit } from '../changes/edit.js';
 import { fromSent } from '../changes/fromSent.js';
+import { whyFaultOf } from '../changes/whyFault.js';
 import { checkWords } from '../changes/wordCheck.js';
 import { invalid } from '../errors/refused.js';
 import { LibraryService } from '../library/library.service.js';
@@ -58,11 +59,8 @@ export class WhyService {
 
   private checkPattern(pattern: Pattern | null | undefined, words: Words, field: string): void {
     if (pattern?.kind !== 'fact') return;
-    const word = words.get('fact', pattern.fact);
-    const values = word ? valuesOf(word).map(({ key }) => key) : [];
-    if (word && !values.includes(pattern.value))
-      throw invalid(`${field}.value`, { code: 'not-one-of', facts: { all: values } });
-    if (word && pattern.side !== null && !word.sided) throw invalid(`${field}.side`, { code: 'not-possible' });
+    const [fault] = factFault(pattern, words);
+    if (fault) throw invalid(`${field}.${fault.path}`, whyFaultOf(fault));
   }
 
   /** `after` is the principle as the request leaves it. */

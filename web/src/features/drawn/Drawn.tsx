@@ -1,4 +1,4 @@
-import { atPixels, pictureAngle, type PictureSize, type Point, type Shape } from '@odograph/core';
+import { atPixels, pictureAngle, type Drawing, type PictureSize, type Point, type Shape } from '@odograph/core';
 import { memo } from 'react';
 import { DRAWN_TEXT as T, SHAPE_TEXT } from './drawn.text.js';
 
@@ -62,10 +62,14 @@ const saidOf = (shape: Shape, size: PictureSize): string => {
 };
 
 /** A shape in words, for those who don't see it. */
-export const shapeSaid = (shape: Shape, size: PictureSize): string =>
+const shapeSaid = (shape: Shape, size: PictureSize): string =>
   [SHAPE_TEXT[shape.kind], ...(shape.order === null ? [] : [String(shape.order)]), saidOf(shape, size)]
     .filter(Boolean)
     .join(' ');
+
+/** Drawings in words. */
+export const drawnSaid = (drawings: readonly Drawing[], size: PictureSize): string =>
+  drawings.flatMap((d) => d.shapes.map((shape) => shapeSaid(shape, size))).join(', ');
 
 /** A shape on the picture, in the picture's own pixels; mirrored with it, while words stay readable. */
 export const Drawn = memo(({ shape, size, isMirrored, isPicked = false }: Props): React.JSX.Element => {

@@ -1,5 +1,7 @@
-export { Drawn, shapeSaid } from './Drawn.js';
+export { Drawn, drawnSaid } from './Drawn.js';
+export { DrawnShapes } from './DrawnShapes.js';
 export { OverPicture } from './OverPicture.js';
-export { PointerDot, PointerWay } from './PointerWay.js';
+export { PointerDot } from './PointerWay.js';
 export { placeIn } from './placeIn.js';
+export { useDrawnHere } from './useDrawnHere.js';
 export { SHAPE_TEXT } from './drawn.text.js';

@@ -1,11 +1,11 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { drawnAt, type Angle, type MediaFile, type Point } from '@odograph/core';
+import type { Angle, Drawing, MediaFile, Point } from '@odograph/core';
 import type { LeadView } from '@odograph/core/contract';
 import { useEffect, useRef, useState } from 'react';
 import { Action, Heading } from '../../design/index.js';
-import { Drawn, OverPicture, PointerDot, PointerWay, placeIn, shapeSaid } from '../drawn/index.js';
+import { DrawnShapes, OverPicture, PointerDot, drawnSaid, placeIn, useDrawnHere } from '../drawn/index.js';
 import { useLibrary, useMayWrite } from '../library/index.js';
-import { FrameVideo, usePlayer, usePlayerState, type PlayerHandle } from '../player/index.js';
+import { FrameVideo, usePlayer, type PlayerHandle } from '../player/index.js';
 import { FOLLOW_TEXT as T } from './follow.text.js';
 import { LeadLine } from './LeadLine.js';
 import { useFollowing, type Follow } from './useFollowing.js';
@@ -13,6 +13,7 @@ import { useLeading } from './useLeading.js';
 
 /** What plays by itself may run so many frames apart before it is brought back. */
 const APART = 6;
+const NONE: readonly Drawing[] = [];
 
 /** Brings a player to what whoever leads sees. */
 const bring = ({ player }: PlayerHandle, { frame, playing, speed, backwards, loop }: LeadView): void => {
@@ -44,28 +45,20 @@ const OnPicture = ({
   readonly onPointer: ((at: Point | null) => void) | null;
 }): React.JSX.Element => {
   const svg = useRef<SVGSVGElement>(null);
-  const { drawings } = useLibrary();
-  const frame = usePlayerState(handle, (s) => s.frame);
   const { isMirrored } = view;
-  const shown = view.hasDrawings ? drawnAt(drawings, view.angleId, frame) : [];
+  const here = useDrawnHere(handle, view.angleId).shown;
+  const drawings = view.hasDrawings ? here : NONE;
   return (
     <OverPicture
       ref={svg}
       size={file}
       role="img"
-      aria-label={shown.flatMap((d) => d.shapes.map((s) => shapeSaid(s, file))).join(', ')}
+      aria-label={drawnSaid(drawings, file)}
       data-testid="drawn"
       onPointerMove={(event) => onPointer?.(placeIn(svg.current, event, file, isMirrored) ?? null)}
       onPointerLeave={() => onPointer?.(null)}
     >
-      {shown.map((drawing) => (
-        <g key={drawing.id}>
-          {drawing.shapes.map((shape) => (
-            <Drawn key={shape.id} shape={shape} size={file} isMirrored={isMirrored} />
-          ))}
-          {drawing.track.length > 0 && <PointerWay {...{ drawing, handle, isMirrored }} size={file} />}
-        </g>
-      ))}
+      <DrawnShapes {...{ drawings, handle, isMirrored }} size={file} />
       {pointer && <PointerDot at={pointer} size={file} isMirrored={isMirrored} />}
     </OverPicture>
   );
@@ -140,7 +133,6 @@ const Followed = ({
 /** A second window, a tablet or a wall that shows what whoever leads sees, from its own copy of the footage. */
 export const FollowScreen = (): React.JSX.Element => {
   const follow = useFollowing(true);
-  const mayWrite = useMayWrite();
   const { angles, files } = useLibrary();
   const { now } = follow;
   // who has just taken the wheel sees what was seen last until something is said
@@ -159,7 +151,6 @@ export const FollowScreen = (): React.JSX.Element => {
           <Box padding="8" maxWidth="640px">
             <Heading marginBottom="3">{T.title}</Heading>
             <Box>{view ? T.notHere : T.nobody}</Box>
-            {mayWrite && view === null && now?.lead && <Box color="inkSoft">{T.leads(now.lead.name)}</Box>}
           </Box>
         </>
       )}

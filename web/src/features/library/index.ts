@@ -7,4 +7,4 @@ export { useOwn } from './useOwn.js';
 export { useToday } from './useToday.js';
 export { useTables } from './useTables.js';
 export { clipViews, type ClipView } from './clipViews.js';
-export { useClipViews, useClipsOf, useLibrary, useMayWrite, useRole, useWords } from './useLibrary.js';
+export { useClipViews, useClipsOf, useLibrary, useMayWrite, usePersonName, useRole, useWords } from './useLibrary.js';

@@ -28,6 +28,12 @@ export const useWords = (footageId?: string): Words =>
   useSelector((state: ReplicaState) => selectWords(state, footageId));
 export const useClipViews = (): readonly ClipView[] => useSelector(selectClipViews);
 
+/** Gives the name of a person by their id; dots where nobody has it. */
+export const usePersonName = (): ((id: string) => string) => {
+  const { persons } = useLibrary();
+  return (id) => persons.find((p) => p.id === id)?.name ?? '…';
+};
+
 /** The clips of some attempts, the first attempt's first; only these are made ready. */
 export const useClipsOf = (attemptIds: readonly string[]): readonly ClipView[] => {
   const library = useLibrary();

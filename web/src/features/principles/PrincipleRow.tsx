@@ -2,7 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { sayScope } from '@odograph/core';
 import { useState } from 'react';
 import { Action, Subheading } from '../../design/index.js';
-import { useLibrary, useMayWrite, useWords } from '../library/index.js';
+import { useMayWrite, usePersonName, useWords } from '../library/index.js';
 import { useEdit } from '../replica/index.js';
 import { useMeQuery } from '../server/index.js';
 import { Cases } from './Cases.js';
@@ -13,13 +13,13 @@ import type { Held } from './usePrinciples.js';
 /** What a principle says, in the coach's words and in those that are looked up, and what speaks for it. */
 export const PrincipleSaid = ({ held: { principle, cases, table } }: { readonly held: Held }): React.JSX.Element => {
   const words = useWords();
-  const { persons } = useLibrary();
+  const nameOf = usePersonName();
   const accountId = useMeQuery().data?.account.id;
   const asked = sayAsked(principle, words);
   const isNever = principle.strength === 'never';
   const says = [
     STRENGTH_TEXT[principle.strength],
-    ...sayWhose(principle, persons, accountId),
+    ...sayWhose(principle, nameOf, accountId),
     sayScope(principle.scope, words).join(', '),
     asked === null ? T.asksNothing : isNever ? T.never(asked) : principle.pattern ? T.asks(asked) : asked,
   ];

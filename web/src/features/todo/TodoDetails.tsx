@@ -15,7 +15,7 @@ import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { Action, Choice, Sentence } from '../../design/index.js';
 import { WordField } from '../../design/fields.js';
-import { useClipViews, useLibrary, useMayWrite, useWords, type ClipView } from '../library/index.js';
+import { useClipViews, useLibrary, useMayWrite, usePersonName, useWords, type ClipView } from '../library/index.js';
 import { useTimeTable } from '../player/index.js';
 import { useEdit } from '../replica/index.js';
 import { clipSaid, useClipFinder } from './clipFinder.js';
@@ -23,14 +23,14 @@ import { TODO_TEXT as T } from './todo.text.js';
 
 /** How often it was tried since it's on the list, by whom, and how often it worked. */
 const Tried = ({ todo }: { readonly todo: Todo }): React.JSX.Element | null => {
-  const { attempts, footage, persons } = useLibrary();
+  const { attempts, footage } = useLibrary();
+  const name = usePersonName();
   const words = useWords();
   const { tried, worked, by, undated } = useMemo(
     () => triedOf(todo, datedOf({ attempts, footage }), words),
     [todo, attempts, footage, words],
   );
   if (todo.state === null && todo.action === null) return null;
-  const name = (id: string): string => persons.find((p) => p.id === id)?.name ?? '…';
   const each = by.length > 1 ? by.map((b) => T.triedBy(name(b.athleteId), b.tried, b.worked)) : [];
   const only = by.length === 1 ? [name(by[0]!.athleteId)] : [];
   return <Box>{[T.tried(tried, worked), ...only, ...each, ...(undated ? [T.undated(undated)] : [])].join('; ')}</Box>;

@@ -2,7 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { TODO_STATUSES, sayScope, type Todo } from '@odograph/core';
 import { Link } from 'react-router';
 import { Action, Choice, Subheading } from '../../design/index.js';
-import { useLibrary, useMayWrite, useToday, useWords } from '../library/index.js';
+import { useLibrary, useMayWrite, usePersonName, useToday, useWords } from '../library/index.js';
 import { Still, useTimecode } from '../player/index.js';
 import { useEdit } from '../replica/index.js';
 import { KIND_TEXT, STATUS_TEXT, TODO_TEXT as T } from './todo.text.js';
@@ -29,11 +29,11 @@ const At = ({ todo }: { readonly todo: Todo }): React.JSX.Element | null => {
 /** An entry of the lists: what it is, what is known of it, and whether it's done. */
 export const TodoRow = ({ todo }: { readonly todo: Todo }): React.JSX.Element => {
   const words = useWords();
-  const { persons } = useLibrary();
+  const nameOf = usePersonName();
   const edit = useEdit();
   const mayWrite = useMayWrite();
   const today = useToday();
-  const names = todo.personIds.map((id) => persons.find((p) => p.id === id)?.name ?? '…');
+  const names = todo.personIds.map(nameOf);
   const option = sayScope({ ...todo, does: null, hold: null }, words).join(', ');
   const isLate = todo.status === 'open' && todo.due !== null && todo.due < today;
   const says = [

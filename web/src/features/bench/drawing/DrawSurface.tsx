@@ -1,14 +1,12 @@
 import { atPixels, distanceTo, type Drawing, type PictureSize, type Point } from '@odograph/core';
-import { useDeferredValue, useRef, useState, type PointerEvent } from 'react';
-import { Drawn, OverPicture, PointerWay, placeIn, shapeSaid } from '../../drawn/index.js';
+import { useRef, useState, type PointerEvent } from 'react';
+import { Drawn, DrawnShapes, OverPicture, drawnSaid, placeIn } from '../../drawn/index.js';
 import type { PlayerHandle } from '../../player/index.js';
 import { shapeOf, type DrawHand, type DrawMove } from './drawHand.js';
 import { DRAWING_TEXT as T } from './drawing.text.js';
 
 /** So near a shape the pointer picks it, in parts of the picture's height. */
 const NEAR = 1 / 40;
-
-const NONE: readonly Drawing[] = [];
 
 type Props = {
   readonly drawings: readonly Drawing[];
@@ -34,8 +32,6 @@ export const DrawSurface = ({
   // where the pointer is, known here alone: the bench isn't drawn anew with each of its moves; a key takes the cross back
   const [hover, setHover] = useState<{ readonly at: Point; readonly cross: Point } | null>(null);
   const shapes = drawings.flatMap((d) => d.shapes);
-  // many shapes are drawn piece by piece, and keys go on meanwhile
-  const shown = useDeferredValue(drawings, NONE);
   const placeOf = (event: PointerEvent): Point | undefined => placeIn(svg.current, event, size, isMirrored);
   const onDown = (event: PointerEvent): void => {
     const at = placeOf(event);
@@ -53,7 +49,6 @@ export const DrawSurface = ({
   const cross = hand && at && atPixels(at, size, isMirrored);
   const unit = size.height / 30;
   const begun = hand?.points.length ? shapeOf(hand, [...hand.points, at!], shapes, 'begun') : undefined;
-  const said = shapes.map((s) => shapeSaid(s, size)).join(', ');
   return (
     <OverPicture
       ref={svg}
@@ -65,7 +60,7 @@ export const DrawSurface = ({
         cursor: hand ? 'crosshair' : 'default',
       }}
       role="img"
-      aria-label={hand ? T.surface : said}
+      aria-label={hand ? T.surface : drawnSaid(drawings, size)}
       onPointerDown={hand ? onDown : undefined}
       onPointerMove={(event) => {
         const at = placeOf(event);
@@ -74,14 +69,11 @@ export const DrawSurface = ({
         onPointer?.(at);
       }}
     >
-      {shown.map((drawing) => (
-        <g key={drawing.id}>
-          {drawing.shapes.map((shape) => (
-            <Drawn key={shape.id} {...{ shape, size, isMirrored }} isPicked={shape.id === hand?.pickedId} />
-          ))}
-          {drawing.track.length > 0 && !onPointer && <PointerWay {...{ drawing, handle, size, isMirrored }} />}
-        </g>
-      ))}
+      <DrawnShapes
+        {...{ drawings, handle, size, isMirrored }}
+        pickedId={hand?.pickedId ?? null}
+        hasPointer={!onPointer}
+      />
       {begun && <Drawn shape={begun} size={size} isMirrored={isMirrored} />}
       {cross && (
         <path

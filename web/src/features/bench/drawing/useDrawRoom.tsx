@@ -1,16 +1,8 @@
-import {
-  BARE_DRAWING,
-  SHAPE_KINDS,
-  drawnAt,
-  type Drawing,
-  type DrawingChanges,
-  type Instant,
-  type Shape,
-} from '@odograph/core';
-import { useMemo, useState, type ReactNode } from 'react';
+import { BARE_DRAWING, SHAPE_KINDS, type Drawing, type DrawingChanges, type Instant, type Shape } from '@odograph/core';
+import { useState, type ReactNode } from 'react';
 import { v7 as newId } from 'uuid';
-import { useLibrary, useOwn } from '../../library/index.js';
-import { usePlayerState } from '../../player/index.js';
+import { useDrawnHere } from '../../drawn/index.js';
+import { useOwn } from '../../library/index.js';
 import { useEdit } from '../../replica/index.js';
 import { instantAt, type Desk, type Room } from '../desk/index.js';
 import { DRAW_KEYS, type KeyTable } from '../keys/index.js';
@@ -28,18 +20,7 @@ const NONE: readonly Drawing[] = [];
 /** What is drawn on this footage, and what of it lies on the frame that is shown. */
 const useDrawings = ({ bench, handle, table, mayWrite }: Desk) => {
   const edit = useEdit();
-  const { drawings } = useLibrary();
-  const all = useMemo(
-    () => drawings.filter((d) => d.angleId === bench.angle.id).sort((a, b) => a.from.frame - b.from.frame),
-    [drawings, bench.angle.id],
-  );
-  // drawn anew only where other drawings lie on the frame, not with each frame
-  const ids = usePlayerState(handle, ({ frame }) =>
-    drawnAt(all, bench.angle.id, frame)
-      .map((d) => d.id)
-      .join(' '),
-  );
-  const shown = useMemo(() => all.filter((d) => ids.includes(d.id)), [all, ids]);
+  const { all, shown } = useDrawnHere(handle, bench.angle.id);
   const [here] = shown;
   const change = (changes: DrawingChanges): void => {
     if (here && mayWrite) edit({ kind: 'drawing', id: here.id, changes });
