@@ -82,6 +82,7 @@ const angleRequests = (f: DemoFootage): readonly (NewAngle & { readonly footageI
     offsetMs: camera.offsetMs,
     rate: 1,
     kind: 'live',
+    region: null,
     fromFrame: null,
     toFrame: null,
   }));

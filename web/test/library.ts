@@ -65,6 +65,7 @@ const angle: Angle = {
   offsetMs: 0,
   rate: 1,
   kind: 'live',
+  region: null,
   leftMark: '',
   rightMark: '',
 };

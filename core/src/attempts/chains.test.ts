@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { LOGGED, type FOOTAGE } from '../testing/workedExamples.js';
 import { shippedWords } from '../vocabulary/index.js';
-import { counteredBy, courseOf, linkAttempts, type Timed } from './index.js';
+import { counteredBy, courseOf, linkAttempts, runOf, type Link, type Timed } from './index.js';
 
 const words = shippedWords();
 const timedIn = (footage: keyof typeof FOOTAGE): readonly Timed[] =>
@@ -146,5 +146,26 @@ describe('links in any footage', () => {
       }),
       { numRuns: 100 },
     );
+  });
+});
+
+describe('a run of linked attempts', () => {
+  const link = (from: string, to: string, kind: Link['kind'] = 'touching'): Link => ({ from, to, kind });
+
+  test('from wherever it is asked, a row of links should be the same run; a seam ends it', () => {
+    const links = [link('a', 'b'), link('b', 'c', 'counter'), link('c', 'd', 'seam'), link('d', 'e')];
+    for (const id of ['a', 'b', 'c']) expect(runOf(id, links)).toEqual(['a', 'b', 'c']);
+    for (const id of ['d', 'e']) expect(runOf(id, links)).toEqual(['d', 'e']);
+    expect(runOf('f', links)).toEqual(['f']);
+  });
+
+  test('where two follow one, it should go on by the first, and the other should come from it', () => {
+    const links = [link('a', 'b'), link('a', 'c'), link('c', 'd')];
+    expect(runOf('a', links)).toEqual(['a', 'b']);
+    expect(runOf('d', links)).toEqual(['a', 'c', 'd']);
+  });
+
+  test('links that lead round, set by hand, should end', () => {
+    expect(runOf('a', [link('a', 'b', 'set'), link('b', 'a', 'set')])).toEqual(['b', 'a']);
   });
 });

@@ -107,3 +107,17 @@ export const counteredBy = (q: Timed, all: readonly Timed[]): Timed | undefined 
   all
     .filter((p) => p.attempt.subject !== q.attempt.subject && p.startS < q.startS && q.startS - p.endS <= TOUCHING_S)
     .sort(latest)[0];
+
+/**
+ * The run of linked attempts that one is part of, in their order: back to the one that follows none, and on by the first that follows each; itself alone where nothing is linked.
+ * A seam is no link. `links` of one footage.
+ */
+export const runOf = (id: string, links: readonly Link[]): readonly string[] => {
+  const joined = links.filter((l) => l.kind !== 'seam');
+  const before = new Map(joined.map((l) => [l.to, l.from]));
+  const after = new Map([...joined].reverse().map((l) => [l.from, l.to]));
+  const run = [id];
+  for (let at = before.get(id); at !== undefined && !run.includes(at); at = before.get(at)) run.unshift(at);
+  for (let at = after.get(id); at !== undefined && !run.includes(at); at = after.get(at)) run.push(at);
+  return run;
+};

@@ -79,7 +79,7 @@ const notHeld = (attempt: Pick<Attempt, 'state' | 'controls'>, words: Words): re
  * sides changed.
  */
 export const contradictionsIn = (
-  attempt: Pick<Attempt, 'state' | 'action' | 'finish' | 'intent' | 'result' | 'controls' | 'end'>,
+  attempt: Pick<Attempt, 'state' | 'action' | 'finish' | 'intent' | 'aim' | 'result' | 'controls' | 'end'>,
   footage: Pick<Footage, 'gi'>,
   words: Words,
 ): readonly Contradiction[] => {

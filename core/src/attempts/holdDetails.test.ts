@@ -1,11 +1,14 @@
 import { expect, test } from '@jest/globals';
 import fc from 'fast-check';
+import { handedChoices } from '../phrase/index.js';
 import { shippedWords } from '../vocabulary/index.js';
+import { handedFaults } from '../why/index.js';
 import {
   BARE_HOLD,
   HOLD_DEPTHS,
   HOLD_PURPOSES,
   THUMBS,
+  mayBeFrom,
   placesOn,
   sayHold,
   withHoldDetail,
@@ -61,4 +64,40 @@ test('where a hold can be should go with what is held', () => {
   expect(placesOn('collar', words)).not.toContain('heel');
   // every word that these lists name is there
   expect(placesOn('waist', words).length).toBeGreaterThan(9);
+});
+
+test('a hold may come from the other hand on the same thing, here or in the attempt before, and from nothing else', () => {
+  const hold = (id: string, more: Partial<Control> = {}): Control => ({ ...sleeve, id, ...more });
+  const at = (frame: number) => ({ frame, pts: frame });
+  const all = [
+    sleeve,
+    hold('left', { limbSide: 'left' }),
+    hold('same hand'),
+    hold('foot', { limb: 'foot', limbSide: 'left' }),
+    hold('theirs', { holder: 'opponent', limbSide: 'left' }),
+    hold('elsewhere', { target: 'collar', limbSide: 'left' }),
+    hold('too late', { limbSide: 'left', lost: at(9) }),
+  ];
+  const from = (of: Control, before: readonly Control[] = []): readonly string[] =>
+    mayBeFrom(of, all, before).map((c) => c.id);
+  expect(from(sleeve)).toEqual(['left', 'too late']);
+  expect(from({ ...sleeve, gained: at(8) })).toEqual(['left']);
+  expect(from(sleeve, [hold('before', { limbSide: 'left' })])).toEqual(['left', 'too late', 'before']);
+  expect(from(all[3]!)).toEqual([]);
+  const [handed] = handedChoices(mayBeFrom({ ...sleeve, gained: at(8) }, all));
+  expect(handed!.texts[0]).toBe('from the left hand');
+  const said = withHoldDetail(sleeve, handed!.value);
+  expect([said.handed, said.handedFrom, sayHold(said, words)]).toEqual([
+    true,
+    'left',
+    'right hand on their left sleeve (from the left hand)',
+  ]);
+  expect(withoutHoldDetail(said)).toEqual(sleeve);
+  expect(withHoldDetail(said, handed!.value)).toEqual(sleeve);
+  expect(handedFaults([said, all[1]!])).toEqual([]);
+  const wrong = [
+    { ...said, handedFrom: 'k' },
+    { ...hold('x'), handedFrom: 'k' },
+  ];
+  expect(handedFaults(wrong).map((f) => f.path)).toEqual(['controls.0.handedFrom', 'controls.1.handedFrom']);
 });

@@ -1,3 +1,4 @@
+import { otherSide } from './sides.js';
 import type { Words } from '../vocabulary/index.js';
 import { behindName } from './behindName.js';
 import { sayControl, type SaidSides } from './sayControl.js';
@@ -22,6 +23,7 @@ export const PURPOSE_WORDS: Readonly<Record<Control['purposes'][number], string>
   open: 'to open it up',
 };
 export const HIDDEN_WORDS = 'not seen';
+export const HANDED_WORDS = 'from the other hand';
 
 /** What may be said about a hold that was told: where exactly, how deep, how the thumb is, what for, and that nobody can see it. */
 export type HoldDetail =
@@ -29,7 +31,9 @@ export type HoldDetail =
   | { readonly kind: 'depth'; readonly depth: NonNullable<Control['depth']> }
   | { readonly kind: 'thumb'; readonly thumb: NonNullable<Control['thumb']> }
   | { readonly kind: 'purpose'; readonly purpose: Control['purposes'][number] }
-  | { readonly kind: 'hidden' };
+  | { readonly kind: 'hidden' }
+  /** Taken over from a hold of the other hand. */
+  | { readonly kind: 'handed'; readonly from: string };
 
 /** Targets that are of an arm, and of a leg. */
 const OF_ARM: ReadonlySet<string> = new Set(
@@ -49,12 +53,21 @@ export const placesOn = (target: string, words: Words): readonly NonNullable<Con
 };
 
 /** What is said about a hold, in words, in one order. */
-const detailsOf = ({ place, depth, thumb, purposes, hidden }: Omit<Control, 'id'>): readonly string[] => [
+const detailsOf = ({
+  place,
+  depth,
+  thumb,
+  purposes,
+  hidden,
+  handed,
+  limbSide,
+}: Omit<Control, 'id'>): readonly string[] => [
   ...(place === null ? [] : [place]),
   ...(depth === null ? [] : [DEPTH_WORDS[depth]]),
   ...(thumb === null ? [] : [THUMB_WORDS[thumb]]),
   ...purposes.map((purpose) => PURPOSE_WORDS[purpose]),
   ...(hidden ? [HIDDEN_WORDS] : []),
+  ...(handed ? [limbSide === null ? HANDED_WORDS : `from the ${otherSide(limbSide)} hand`] : []),
 ];
 
 /** A hold in words, with what is said about it behind: *right hand on their left sleeve (wrist, to steer)*. */
@@ -79,14 +92,39 @@ export const withHoldDetail = (control: Control, detail: HoldDetail): Control =>
       };
     case 'hidden':
       return { ...control, hidden: !control.hidden };
+    case 'handed': {
+      const isSame = control.handedFrom === detail.from;
+      return { ...control, handed: !isSame, handedFrom: isSame ? null : detail.from };
+    }
   }
 };
 
 /** A hold without the last thing that was said about it; undefined where nothing was, so that the hold itself goes. */
 export const withoutHoldDetail = (control: Control): Control | undefined => {
+  if (control.handed) return { ...control, handed: false, handedFrom: null };
   if (control.hidden) return { ...control, hidden: false };
   if (control.purposes.length) return { ...control, purposes: control.purposes.slice(0, -1) };
   for (const part of ['thumb', 'depth', 'place'] as const)
     if (control[part] !== null) return { ...control, [part]: BARE_HOLD[part] };
   return undefined;
 };
+
+/**
+ * The holds that one may have been taken over from: of the same holder's other hand, on the same thing, in this attempt or the one before it in the chain, and lost no later than this one is
+ * gained. Never itself, never of the same hand.
+ */
+export const mayBeFrom = (
+  hold: Control,
+  all: readonly Control[],
+  before: readonly Control[] = [],
+): readonly Control[] =>
+  hold.limb !== 'hand'
+    ? []
+    : [...all.filter((c) => c.id !== hold.id), ...before].filter(
+        (c) =>
+          c.limb === 'hand' &&
+          c.holder === hold.holder &&
+          c.target === hold.target &&
+          (c.limbSide === null || c.limbSide !== hold.limbSide) &&
+          (c.lost === null || hold.gained === null || c.lost.frame <= hold.gained.frame),
+      );

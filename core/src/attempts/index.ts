@@ -14,10 +14,14 @@ export {
   type PlaceId,
 } from './places.js';
 export {
+  aimReached,
+  aimsOf,
+  errorDecided,
   finishOf,
   gripsAtCommit,
   gripsAtEnd,
   isAim,
+  sayAim,
   isAimedAt,
   isNearFinish,
   isResisted,
@@ -41,13 +45,23 @@ export {
   type Telling,
   type SideView,
 } from './telling.js';
-export { LADDERS, RESULT_WORDS, depthWord, plannedWord, sayAttempt, type Climbed, type SaidPart } from './sentence.js';
+export {
+  LADDERS,
+  RESULT_WORDS,
+  depthWord,
+  aimText,
+  plannedWord,
+  sayAttempt,
+  type Climbed,
+  type SaidPart,
+} from './sentence.js';
 export { sayControl, type SaidSides } from './sayControl.js';
 export {
   DEPTH_WORDS,
   HIDDEN_WORDS,
   PURPOSE_WORDS,
   THUMB_WORDS,
+  mayBeFrom,
   placesOn,
   sayHold,
   withHoldDetail,
@@ -59,6 +73,7 @@ export {
   courseOf,
   counteredBy,
   linkAttempts,
+  runOf,
   type CoursePoint,
   type CourseRun,
   type Link,

@@ -6,8 +6,8 @@ import { placeName, finishId, stateId } from './places.js';
 import { proposedIn } from './proposed.js';
 import { sayReaction } from './reactions.js';
 import type { SaidSides } from './sayControl.js';
-import { finishOf } from './standing.js';
-import type { Attempt, Control, ProposedPart, Result } from './types.js';
+import { finishOf, sayAim } from './standing.js';
+import type { Attempt, AttemptAim, Control, ProposedPart, Result } from './types.js';
 
 export const RESULT_WORDS: Record<Result, string> = {
   success: 'worked',
@@ -72,6 +72,10 @@ const FIELD_OF: Partial<Record<SaidPart['part'], Parameters<typeof proposedIn>[1
 /** Whether it was meant beforehand, in words. */
 export const plannedWord = (isPlanned: boolean): string => (isPlanned ? 'planned' : 'made up on the spot');
 
+/** What it was for, where that is not what the action aims at; of a bait what is really wanted. */
+export const aimText = (intent: Attempt['intent'], aim: AttemptAim, words: Words): string =>
+  `${intent === 'bait' ? 'really after' : 'aimed at'} ${sayAim(aim, words)}`;
+
 /** One attempt read back as a sentence, part by part. A part that was not said is marked missing and named plainly. */
 export const sayAttempt = (
   attempt: Attempt,
@@ -109,6 +113,7 @@ export const sayAttempt = (
         ? [
             `${attempt.intent === 'bait' ? 'bait: ' : ''}${words.name('action', attempt.action)}`,
             ...(attempt.form ? [attempt.form] : []),
+            ...(attempt.aim ? [aimText(attempt.intent, attempt.aim, words)] : []),
             ...(attempt.planned === null ? [] : [plannedWord(attempt.planned)]),
           ].join(', ')
         : undefined,

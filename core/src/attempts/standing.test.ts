@@ -3,6 +3,7 @@ import { describe, expect, test } from '@jest/globals';
 import { FOOTAGE, LOGGED, attemptOf } from '../testing/workedExamples.js';
 import { shippedWords } from '../vocabulary/index.js';
 import {
+  aimsOf,
   finishOf,
   gripsAtCommit,
   gripsAtEnd,
@@ -10,6 +11,7 @@ import {
   missingParts,
   normaliseSides,
   proposedResult,
+  sayAim,
   standingOf,
   type Attempt,
   type Control,
@@ -58,6 +60,19 @@ describe('where an attempt ended', () => {
     });
     expect(finishOf({ ...base, action: 'hip-escape', finish: null }, words)).toBeUndefined();
     expect(finishOf({ ...base, action: 'body-lock-pass', finish: null }, words)).toBeUndefined();
+  });
+
+  test('when it was for something else than its action is, that should decide where it ended and whether it worked', () => {
+    const choke = { kind: 'submission', submission: 'collar-choke' } as const;
+    const aimed = { ...base, aim: choke, finish: null };
+    expect(finishOf(aimed, words)?.finish).toEqual({ ...choke, won: true });
+    expect(proposedResult({ ...aimed, finish: { ...choke, won: true } }, words)).toBe('success');
+    expect(proposedResult({ ...aimed, aim: null, finish: { ...choke, won: true } }, words)).not.toBe('success');
+    // what a bait is really after is not what it would be if it were meant
+    const bait = { ...aimed, intent: 'bait' } as const;
+    expect(finishOf(bait, words)?.finish).toEqual({ kind: 'submission', submission: 'straight-armlock', won: true });
+    expect(sayAim(choke, words)).toBe('cross collar choke');
+    expect(aimsOf(aimed, words)).toEqual([{ submission: 'collar-choke' }]);
   });
 });
 

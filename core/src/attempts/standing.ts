@@ -1,7 +1,7 @@
 import type { Aim, Role, Words } from '../vocabulary/index.js';
 import { isHeldAt } from './heldNow.js';
-import { defaultHeight, finishId, stateId, type PlaceId } from './places.js';
-import type { Attempt, Finish, Result } from './types.js';
+import { defaultHeight, finishId, placeName, stateId, type PlaceId } from './places.js';
+import type { Attempt, AttemptAim, Finish, Result } from './types.js';
 import type { Footage } from '../footage/index.js';
 
 /** A clip with state, entry and result is complete; anything less is a draft and not on the map. */
@@ -10,19 +10,36 @@ export const missingParts = (
 ): readonly ('state' | 'action' | 'result')[] =>
   (['state', 'action', 'result'] as const).filter((part) => attempt[part] === null);
 
+/** What an attempt was for: what was said, otherwise what its action aims at. What a bait is really for is not what its action would be. */
+export const aimsOf = (
+  { action, intent, aim }: Pick<Attempt, 'action' | 'intent' | 'aim'>,
+  words: Words,
+): readonly Aim[] =>
+  aim && intent === 'own'
+    ? [aim.kind === 'state' ? { position: aim.position, role: aim.role } : { submission: aim.submission }]
+    : ((action === null ? undefined : words.action(action)?.aims) ?? []);
+
+/** Where an attempt ends that reaches what it was for. */
+export const aimReached = (aim: AttemptAim): Exclude<Finish, { kind: 'reset' }> =>
+  aim.kind === 'state' ? aim : { ...aim, won: true };
+
+/** A place to come to, or a submission to win, in words. */
+export const sayAim = (aim: AttemptAim, words: Words): string =>
+  aim.kind === 'state' ? placeName(stateId(aim), words) : words.name('submission', aim.submission);
+
 /**
  * Where the attempt ended, with what follows where it was not said: failed or dropped = the state it started in (assumed);
  * success = the aim, if that is a single place; otherwise nothing.
  */
 export const finishOf = (
-  attempt: Pick<Attempt, 'state' | 'action' | 'result' | 'finish'>,
+  attempt: Pick<Attempt, 'state' | 'action' | 'result' | 'finish' | 'intent' | 'aim'>,
   words: Words,
 ): { readonly finish: Finish; readonly assumed: boolean } | undefined => {
   if (attempt.finish) return { finish: attempt.finish, assumed: false };
   if (!attempt.state || !attempt.action) return undefined;
   if (attempt.result === 'failed' || attempt.result === 'abandoned')
     return { finish: { kind: 'state', ...attempt.state }, assumed: true };
-  const aims = words.action(attempt.action)?.aims ?? [];
+  const aims = aimsOf(attempt, words);
   const aim = aims[0];
   if (attempt.result !== 'success' || aims.length !== 1 || !aim) return undefined;
   if ('submission' in aim)
@@ -32,9 +49,11 @@ export const finishOf = (
     : undefined;
 };
 
-/** Where an attempt is proposed to have ended: what its action aims at, where that is one place or one submission. */
-export const proposedFinish = (attempt: Pick<Attempt, 'state' | 'action'>, words: Words): Finish | null =>
-  finishOf({ ...attempt, result: 'success', finish: null }, words)?.finish ?? null;
+/** Where an attempt is proposed to have ended: what it was for, where that is one place or one submission. */
+export const proposedFinish = (
+  attempt: Pick<Attempt, 'state' | 'action' | 'intent' | 'aim'>,
+  words: Words,
+): Finish | null => finishOf({ ...attempt, result: 'success', finish: null }, words)?.finish ?? null;
 
 /** A finish of which the role of the place may not be said. */
 type OpenFinish = Exclude<Finish, { kind: 'state' }> | { kind: 'state'; position: string; role: Role | null };
@@ -58,12 +77,13 @@ const PARTLY = 0.5;
  * partial, and so is a hold that is a gain in itself and is still there at the end; neither = failed. Nothing for a bait, whose aim is a reaction, and where a part is missing or the action has no aim.
  */
 export const proposedResult = (
-  attempt: Pick<Attempt, 'state' | 'action' | 'finish' | 'intent' | 'controls' | 'end'>,
+  attempt: Pick<Attempt, 'state' | 'action' | 'finish' | 'intent' | 'aim' | 'controls' | 'end'>,
   words: Words,
 ): Result | null => {
   const { state, action, finish, intent } = attempt;
-  if (!state || action === null || !finish || intent === 'bait' || !words.action(action)?.aims.length) return null;
-  if (isAimedAt(finish, action, words)) return 'success';
+  const aims = aimsOf(attempt, words);
+  if (!state || action === null || !finish || intent === 'bait' || !aims.length) return null;
+  if (aims.some((aim) => isAim(aim, finish, words))) return 'success';
   if (gripsAtEnd(attempt).some((c) => c.won)) return 'partial';
   const [before, after] = [defaultHeight(stateId(state), words), defaultHeight(finishId(finish), words)];
   return before !== undefined && after !== undefined && after - before >= PARTLY ? 'partial' : 'failed';
@@ -100,6 +120,19 @@ export const isNearFinish = (attempt: Pick<Attempt, 'action' | 'depth' | 'result
   words.action(attempt.action)?.does === 'submission' &&
   (attempt.depth ?? 0) >= 3 &&
   attempt.result !== 'success';
+
+/**
+ * Whether a mistake that nobody brought about decided it: *given*, where it worked since the other side gave it away; *thrown away*, where it was lost by one of whoever
+ * acted. Null where none did.
+ */
+export const errorDecided = ({
+  result,
+  errors,
+}: Pick<Attempt, 'result' | 'errors'>): 'given' | 'thrown away' | null => {
+  const by = (whose: 'subject' | 'opponent'): boolean => errors.some((e) => e.by === whose && e.cause === 'given away');
+  if (result === 'success') return by('opponent') ? 'given' : null;
+  return (result === 'failed' || result === 'abandoned') && by('subject') ? 'thrown away' : null;
+};
 
 /** The controls of the headline facet: what the subject holds at commit (at the start while no commit is marked). */
 export const gripsAtCommit = (attempt: Pick<Attempt, 'controls' | 'commit' | 'start'>): Attempt['controls'] => {

@@ -19,6 +19,10 @@ export type Finish =
   | { readonly kind: 'submission'; readonly submission: string; readonly won: boolean }
   | { readonly kind: 'reset'; readonly how: ResetWay; readonly restart: State | null };
 
+/** A place to come to, or a submission to win. */
+export type AttemptAim =
+  ({ readonly kind: 'state' } & State) | { readonly kind: 'submission'; readonly submission: string };
+
 /** A side told by where it is, for whoever does not name left and right: on the near or the far side of the body; across, or on the same side. */
 export const REACHES = ['near', 'far', 'cross', 'same'] as const;
 export type Reach = (typeof REACHES)[number];
@@ -164,6 +168,8 @@ export type Attempt = {
     string | null;
   /** Cut by hand: it follows nothing. */ readonly isCut: boolean;
   /** Of a bait: the reaction that was wanted. */ readonly wanted: string | null;
+  /** What it was for, where that is not what the action aims at; of a bait what is really wanted. */ readonly aim: AttemptAim | null;
+  /** What the run of linked attempts is called that this one is part of; empty = nobody said. */ readonly runName: string;
   readonly start: Instant;
   readonly commit: Instant | null;
   readonly end: Instant;
@@ -182,8 +188,8 @@ export type Attempt = {
 
 /** Instants of a clip that have a name, in the order in which they mostly come; the attempt's own start, commit and end lie among them. */
 export const KEY_MOMENTS = ['set-up', 'grips on', 'off balance', 'control', 'finish'] as const;
-/** A named instant of a clip, in frames of the clip's file. */
-export type KeyMoment = { readonly name: (typeof KEY_MOMENTS)[number]; readonly at: Instant };
+/** A named instant of a clip, in frames of the clip's file: one of the usual ones, or by a name of its own. */
+export type KeyMoment = { readonly name: string; readonly at: Instant };
 /** A stretch of a clip to be looked at over and over, at a speed of its own (1 = as it happened). */
 export type DetailLoop = { readonly id: string; readonly in: Instant; readonly out: Instant; readonly speed: number };
 

@@ -58,14 +58,16 @@ export type NewAngle = {
   readonly offsetMs: number;
   readonly rate: number;
   readonly kind: Angle['kind'];
+  /** The part of the file's picture that it is; null = all of it. */ readonly region: Angle['region'];
   readonly fromFrame: number | null;
   readonly toFrame: number | null;
 };
-const { offsetMs, rate, kind } = KEPT.angle;
+const { offsetMs, rate, kind, region } = KEPT.angle;
 export const newAngle = Joi.object<NewAngle>({
   offsetMs: schemaOf(offsetMs.told).required(),
   rate: schemaOf(rate.told).default(rate.bare),
   kind: schemaOf(kind.told).default(kind.bare),
+  region: schemaOf(region.told).default(region.bare),
   editId: editId(),
   id: id().required(),
   fileId: id().required(),

@@ -11,3 +11,4 @@ export {
   type PictureSize,
 } from './geometry.js';
 export { SHAPE_KINDS, type Drawing, type Point, type Shape, type ShapeKind, type TrackPoint } from './types.js';
+export { LEAST_REGION, movedRegion, regionBetween, sizeSeen, sizedRegion } from './region.js';

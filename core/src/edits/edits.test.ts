@@ -33,7 +33,7 @@ const library: Library = {
   angles: [
     {
       ...{ id: 'angle', version: 1, footageId: 'footage', fileId: 'file', fromFrame: 0, toFrame: 100 },
-      ...{ fromPts: 0, toPts: 1000, offsetMs: 0, rate: 1, kind: 'live', leftMark: '', rightMark: '' },
+      ...{ fromPts: 0, toPts: 1000, offsetMs: 0, rate: 1, kind: 'live', region: null, leftMark: '', rightMark: '' },
     },
   ],
   attempts: [attempt('1'), attempt('2')],

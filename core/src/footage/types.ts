@@ -47,6 +47,14 @@ export type FootageSpan = {
   readonly kind: (typeof SPAN_KINDS)[number];
 };
 
+/** A rectangle in a picture: its edges in shares 0…1 of the picture's width and height, from the left and from the top. */
+export type Region = {
+  readonly left: number;
+  readonly top: number;
+  readonly right: number;
+  readonly bottom: number;
+};
+
 /** A range of a file that shows a footage. Footage time (s) = offsetMs / 1000 + (file time − time of `fromFrame`) × rate. */
 export type Angle = {
   readonly id: string;
@@ -61,6 +69,7 @@ export type Angle = {
   readonly offsetMs: number;
   readonly rate: number;
   readonly kind: 'live' | 'replay';
+  /** The part of the file's picture that it is: an inset, filmed by a camera of its own; null = all of it. */ readonly region: Region | null;
   /** What stands at the left and at the right of the picture, for whoever tells sides by that; empty = nobody said. */
   readonly leftMark: string;
   readonly rightMark: string;

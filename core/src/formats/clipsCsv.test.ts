@@ -67,6 +67,7 @@ const library: Library = {
     offsetMs: 0,
     rate: 1,
     kind: 'live',
+    region: null,
     leftMark: '',
     rightMark: '',
   })),

@@ -21,6 +21,8 @@ const EDGE_KEYS: readonly Key[] = [
   { name: 'attempts', type: 'int' },
   { name: 'successes', type: 'int' },
   { name: 'proposed', type: 'int' },
+  { name: 'given', type: 'int' },
+  { name: 'thrown', type: 'int' },
   { name: 'cost', type: 'double' },
 ];
 

@@ -19,6 +19,7 @@ const angle = {
   offsetMs: 0,
   rate: 1,
   kind: 'live',
+  region: null,
   leftMark: '',
   rightMark: '',
 } as const;

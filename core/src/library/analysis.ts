@@ -29,6 +29,8 @@ export type AnalysedLine = {
   readonly picked: number;
   readonly shown: number;
   readonly proposed: number;
+  readonly given: number;
+  readonly thrown: number;
   readonly low: number | null;
   readonly high: number | null;
   readonly cost: number | null;
@@ -102,6 +104,8 @@ const analysedLine = (l: Books['lines'][number]): AnalysedLine => ({
   picked: l.picked,
   shown: l.shown,
   proposed: l.proposed,
+  given: l.given,
+  thrown: l.thrown,
   low: l.interval?.low ?? null,
   high: l.interval?.high ?? null,
   // no route goes over what is only shown to draw a reaction

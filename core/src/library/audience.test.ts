@@ -40,7 +40,7 @@ const library: Library = {
   ],
   angles: [angle('one', open!.id), angle('two', closed!.id)],
   attempts: LOGGED.map((l) => l.attempt),
-  clips: [{ id: 'c1', angleId: 'one', note: '' } as Clip, { id: 'c2', angleId: 'two', note: '' } as Clip],
+  clips: [{ id: 'c1', angleId: 'one', note: '', keyMoments: [] } as Clip, { id: 'c2', angleId: 'two', note: '', keyMoments: [] } as Clip],
   routes: [
     {
       id: 'r',
@@ -82,11 +82,12 @@ describe('what members see who are no coaches', () => {
     const told: Library = {
       ...library,
       persons: [...library.persons, { ...person('p', null), name: 'Unsaid Somebody' }],
-      clips: [{ id: 'c1', angleId: 'one', note: 'watch Unsaid' } as Clip],
+      clips: [{ id: 'c1', angleId: 'one', note: 'watch Unsaid', keyMoments: [] } as Clip],
       routes: [{ id: 'r', version: 1, name: 'The Somebody route', steps: [step] }],
       attempts: library.attempts.map((a) => ({
         ...a,
         form: 'as Somebody does',
+        runName: 'Somebody’s three',
         alternatives: [
           { ...BARE_ALTERNATIVE, id: 'x', by: 'opponent', what: 'frames', isAction: false, text: 'Unsaid saw it' },
         ],
@@ -96,6 +97,7 @@ describe('what members see who are no coaches', () => {
     const { routes, clips, attempts } = forMembers(told);
     expect(attempts[0]).toMatchObject({
       form: 'as … does',
+      runName: '…’s three',
       alternatives: [{ text: '… saw it' }],
       doubts: [{ text: 'the … roll' }],
     });

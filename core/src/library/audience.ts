@@ -127,6 +127,7 @@ export const asShown = <T extends LibraryRows>(rows: T, shown: Shown, isClipShow
       (a) => ({
         ...a,
         form: text(a.form),
+        runName: text(a.runName),
         alternatives: a.alternatives.map((other) => ({ ...other, text: text(other.text) })),
         doubts: a.doubts.map((doubt) => ({ ...doubt, text: text(doubt.text) })),
       }),
@@ -134,7 +135,7 @@ export const asShown = <T extends LibraryRows>(rows: T, shown: Shown, isClipShow
     clips: of(
       rows.clips,
       (c) => shown.angles.has(c.angleId),
-      (c) => ({ ...c, note: text(c.note) }),
+      (c) => ({ ...c, note: text(c.note), keyMoments: c.keyMoments.map((m) => ({ ...m, name: text(m.name) })) }),
     ),
     // marks are notes of those who log, and so are their lists, but for whose idea something was where that may be told
     moments: rows.moments && [],

@@ -1,6 +1,7 @@
 import {
   RESULTS,
   controlKey,
+  errorDecided,
   flipPlace,
   finishId,
   finishOf,
@@ -20,7 +21,7 @@ import type { GripSet } from './types.js';
 export type Logged = { readonly attempt: Attempt; readonly footage: Footage; readonly isThorough: boolean };
 
 /** What counting needs of a footage. */
-export type FootageRow = Pick<Footage, 'id' | 'setting' | 'gi' | 'date' | 'athleteA' | 'athleteB'>;
+export type FootageRow = Pick<Footage, 'id' | 'setting' | 'gi' | 'date' | 'athleteA' | 'athleteB' | 'skewedBy'>;
 
 /** How an attempt enters the figures; `gone` = it is not there any more. */
 export const ROW_KINDS = ['gone', 'draft', 'unplaced', 'left out', 'shown', 'counted'] as const;
@@ -45,7 +46,7 @@ export type Column = (typeof COLUMNS)[number];
 export type Row = Readonly<Record<Column, number>>;
 export const NONE = 0xffff;
 
-/** Flags of a row in one number: whose action (1 bit), kind (3), held in place (1), bait (1), result + 1 (3, 0 = not said), logged throughout (1), some of it proposed (1). */
+/** Flags of a row in one number: whose action (1 bit), kind (3), held in place (1), bait (1), result + 1 (3, 0 = not said), logged throughout (1), some of it proposed (1), given or thrown away (1). */
 export const flagsOf = (
   subject: 'a' | 'b',
   kind: RowKind,
@@ -54,6 +55,7 @@ export const flagsOf = (
   result: Attempt['result'],
   thorough: boolean,
   proposed: boolean,
+  decided: boolean,
 ): number =>
   (subject === 'b' ? 1 : 0) |
   (ROW_KINDS.indexOf(kind) << 1) |
@@ -61,13 +63,16 @@ export const flagsOf = (
   (bait ? 32 : 0) |
   ((result === null ? 0 : RESULTS.indexOf(result) + 1) << 6) |
   (thorough ? 512 : 0) |
-  (proposed ? 1024 : 0);
+  (proposed ? 1024 : 0) |
+  (decided ? 2048 : 0);
 export const isB = (flags: number): boolean => (flags & 1) === 1;
 export const kindOf = (flags: number): RowKind => ROW_KINDS[(flags >> 1) & 7]!;
 export const isHeld = (flags: number): boolean => (flags & 16) !== 0;
 export const isBait = (flags: number): boolean => (flags & 32) !== 0;
 export const isThorough = (flags: number): boolean => (flags & 512) !== 0;
 export const isPartProposed = (flags: number): boolean => (flags & 1024) !== 0;
+/** A success that was given, or a loss that was thrown away. */
+export const isByError = (flags: number): boolean => (flags & 2048) !== 0;
 export const resultOf = (flags: number): Attempt['result'] => RESULTS[((flags >> 6) & 7) - 1] ?? null;
 
 /** Limbs of the subject and what they hold, sides normalised, as one text: `limb side=hold`, set apart by bars; sorted, so that equal sets are equal texts. */
@@ -126,10 +131,10 @@ export class RowTable {
   }
 
   setFootage(footage: FootageRow): number {
-    const { id, setting, gi, date, athleteA, athleteB } = footage;
+    const { id, setting, gi, date, athleteA, athleteB, skewedBy } = footage;
     const number = this.footageNumbers.get(id) ?? this.footage.length;
     this.footageNumbers.set(id, number);
-    this.footage[number] = { id, setting, gi, date, athleteA, athleteB };
+    this.footage[number] = { id, setting, gi, date, athleteA, athleteB, skewedBy };
     return number;
   }
 
@@ -190,6 +195,7 @@ export class RowTable {
         attempt.result,
         thorough,
         attempt.proposed.length > 0,
+        errorDecided(attempt) !== null,
       ),
       from: isPlaced ? this.places.of(standing.from) : NONE,
       to: isPlaced ? this.places.of(standing.to) : NONE,

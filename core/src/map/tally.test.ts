@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { RESULTS, type Attempt, type PlaceId } from '../attempts/index.js';
+import { RESULTS, type Attempt, type ErrorUse, type PlaceId } from '../attempts/index.js';
 import { FOOTAGE, LOGGED } from '../testing/workedExamples.js';
 import { shippedWords } from '../vocabulary/index.js';
 import {
@@ -25,20 +25,34 @@ const change = fc.record({
   result: fc.constantFrom(...RESULTS, null),
   gone: fc.boolean(),
   isThorough: fc.boolean(),
+  errors: fc.array(
+    fc.record({
+      by: fc.constantFrom('subject' as const, 'opponent' as const),
+      cause: fc.constantFrom('brought about' as const, 'given away' as const),
+    }),
+    { maxLength: 2 },
+  ),
 });
-type Change = { which: number; like: number; result: Attempt['result']; gone: boolean; isThorough: boolean };
+type Change = { which: number; like: number; result: Attempt['result']; gone: boolean; isThorough: boolean } & {
+  errors: readonly Pick<ErrorUse, 'by' | 'cause'>[];
+};
 const views: readonly CountingView[] = [
   { includePicked: false },
   { includePicked: true, settings: ['competition'] },
+  { includePicked: false, skewedBy: 'tired' },
   { includePicked: false, pointOfView: { kind: 'athletes', ids: ['F1 a', 'F2 d'] } },
 ];
+const asError = (error: Pick<ErrorUse, 'by' | 'cause'>, i: number): ErrorUse => ({
+  ...error,
+  ...{ id: `e${i}`, what: null, until: null },
+});
 /** An attempt turned into something like another, under its own id. */
-const changed = ({ which, like, result, isThorough }: Change): Logged => {
+const changed = ({ which, like, result, isThorough, errors }: Change): Logged => {
   const [own, other] = [LOGGED[which]!, LOGGED[like]!];
   return {
     footage: own.footage,
     isThorough,
-    attempt: { ...other.attempt, id: own.attempt.id, footageId: own.footage.id, result },
+    attempt: { ...other.attempt, id: own.attempt.id, footageId: own.footage.id, result, errors: errors.map(asError) },
   };
 };
 
@@ -110,6 +124,31 @@ describe('counts kept as attempts change', () => {
   });
 });
 
+describe('what a mistake decided', () => {
+  test('worked since they gave it away is given; lost by a mistake of one’s own that nobody brought about is thrown away', () => {
+    const one = LOGGED.find((l) => l.attempt.result === 'success' && l.attempt.intent === 'own')!;
+    const told = (
+      result: Attempt['result'],
+      ...errors: readonly Pick<ErrorUse, 'by' | 'cause'>[]
+    ): readonly number[] => {
+      const attempt = { ...one.attempt, result, errors: errors.map(asError) };
+      const { lines } = buildLines([{ ...one, isThorough: true, attempt }], words);
+      return lines.flatMap((l) => [l.count, l.given, l.thrown]);
+    };
+    const [ours, theirs] = [
+      { by: 'subject', cause: 'given away' },
+      { by: 'opponent', cause: 'given away' },
+    ] as const;
+    expect(told('success', theirs)).toEqual([1, 1, 0]);
+    expect(told('failed', ours)).toEqual([1, 0, 1]);
+    expect(told('abandoned', ours)).toEqual([1, 0, 1]);
+    expect(told('success', ours)).toEqual([1, 0, 0]);
+    expect(told('failed', theirs)).toEqual([1, 0, 0]);
+    expect(told('success', { by: 'opponent', cause: 'brought about' })).toEqual([1, 0, 0]);
+    expect(told('failed', { by: 'subject', cause: 'brought about' })).toEqual([1, 0, 0]);
+  });
+});
+
 describe('what a view lets through', () => {
   const day = (date: string | null): Logged => ({ ...LOGGED[0]!, footage: { ...FOOTAGE.F1, date } });
 
@@ -118,6 +157,12 @@ describe('what a view lets through', () => {
       buildLines(logged, words, { includePicked: false, ...view }).attempts;
     expect([attempts({ settings: ['competition'] }), attempts({ settings: ['training'] })]).toEqual([7, 10]);
     expect([attempts({ gi: true }), attempts({ gi: false })]).toEqual([17, 0]);
+    const tired = { ...LOGGED[0]!, footage: { ...FOOTAGE.F1, id: 'tired', skewedBy: 'tired' as const } };
+    const two = [tired, { ...LOGGED[0]!, attempt: { ...LOGGED[0]!.attempt, id: 'plain' } }];
+    expect([attempts({ skewedBy: 'tired' }, two), attempts({ skewedBy: 'nothing' }, two), attempts({}, two)]).toEqual([
+      1, 1, 2,
+    ]);
+    expect(attempts({ skewedBy: 'injury' }, two)).toBe(0);
     const days = [
       day('2031-05-24'),
       { ...day('2031-05-25'), attempt: { ...LOGGED[0]!.attempt, id: 'other', footageId: 'x' } },

@@ -1,6 +1,16 @@
 import type { PlaceId } from '../attempts/index.js';
 import type { Counts, Line, LineBook } from './types.js';
-import { NONE, isBait, isHeld, isPartProposed, isThorough, kindOf, resultOf, type RowTable } from './rows.js';
+import {
+  NONE,
+  isBait,
+  isByError,
+  isHeld,
+  isPartProposed,
+  isThorough,
+  kindOf,
+  resultOf,
+  type RowTable,
+} from './rows.js';
 import { WHOLE, sidesOf, type CountingView, type Whose } from './view.js';
 import { wilson } from './wilson.js';
 
@@ -12,11 +22,13 @@ type Open = {
   picked: number;
   shown: number;
   proposed: number;
+  given: number;
+  thrown: number;
   /** Its rows, each with the next: the first, the last, how many. */ first: number;
   last: number;
   size: number;
 };
-/** What a row adds, in one number: to which total (1–5, 0 = nothing), and for those on a line its setting (8), success (16), partial (32) and whether a part of it is proposed (64). */
+/** What a row adds, in one number: to which total (1–5, 0 = nothing), and for those on a line its setting (8), success (16), partial (32), whether a part of it is proposed (64), and whether a mistake decided it (128). */
 const TOTALS = ['drafts', 'unplaced', 'attempts', 'picked', 'shown'] as const;
 type Total = (typeof TOTALS)[number];
 const code = (total: Total): number => TOTALS.indexOf(total) + 1;
@@ -25,6 +37,7 @@ const COMPETITION = 8;
 const SUCCESS = 16;
 const PARTIAL = 32;
 const PROPOSED = 64;
+const BY_ERROR = 128;
 
 /** Line keys as one number: other side (1 bit), from (16), action (16), bait (1), to (16): 50 bits, exact in a double. */
 const TO = 2 ** 16;
@@ -103,7 +116,8 @@ export class Tally {
       (footage.setting === 'competition' ? COMPETITION : 0) |
       (result === 'success' ? SUCCESS : 0) |
       (result === 'partial' ? PARTIAL : 0) |
-      (isPartProposed(flags) ? PROPOSED : 0)
+      (isPartProposed(flags) ? PROPOSED : 0) |
+      (isByError(flags) ? BY_ERROR : 0)
     );
   }
 
@@ -156,7 +170,7 @@ export class Tally {
     const key = this.keys[row]!;
     let line = this.lines.get(key);
     if (!line) {
-      const none = { picked: 0, shown: 0, proposed: 0, first: -1, last: -1, size: 0 };
+      const none = { picked: 0, shown: 0, proposed: 0, given: 0, thrown: 0, first: -1, last: -1, size: 0 };
       line = { key, competition: emptyAcc(), training: emptyAcc(), ...none };
       this.lines.set(key, line);
     }
@@ -180,6 +194,7 @@ export class Tally {
       this.worked.set(group, (this.worked.get(group) ?? 0) + by);
     }
     if (part & PARTIAL) acc.partial += by;
+    if (part & BY_ERROR) line[part & SUCCESS ? 'given' : 'thrown'] += by;
   }
 
   /** Lines sorted by id, with the totals. */
@@ -235,6 +250,8 @@ export class Tally {
       picked: open.picked,
       shown: open.shown,
       proposed: open.proposed,
+      given: open.given,
+      thrown: open.thrown,
       attemptIds: seen.map((row) => table.ids[row]!),
       gripsAtCommit: table.gripSet(commitGrips[telling]!),
       gripsAtEnd: table.gripSet(endGrips[telling]!),

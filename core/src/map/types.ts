@@ -35,6 +35,9 @@ export type Line = {
   readonly shown: number;
   /** Of all these, rated, picked and shown, that ended in `to`: those of which something was proposed and is not confirmed. They are counted like the others. */
   readonly proposed: number;
+  /** Of `count`: worked since the other side gave it away; lost since whoever acted threw it away. */
+  readonly given: number;
+  readonly thrown: number;
   /** Every attempt behind it, the most telling first: rated successes, then other rated ones, picked, shown; then by id. */
   readonly attemptIds: readonly string[];
   readonly gripsAtCommit: GripSet;

@@ -1,4 +1,4 @@
-import type { Setting } from '../footage/index.js';
+import type { Setting, Skew } from '../footage/index.js';
 import { isB, type FootageRow, type RowTable } from './rows.js';
 
 /** Whose game it is: whoever acts, or certain athletes; the other side's attempts against them are then counted apart. */
@@ -10,6 +10,7 @@ export type CountingView = {
   readonly includePicked: boolean;
   readonly settings?: readonly Setting[];
   readonly gi?: boolean;
+  /** Only footage whose figures say less for this reason, or for none. */ readonly skewedBy?: Skew | 'nothing';
   /** First and last day, both included; footage without a day is left out where one is said. */
   readonly fromDay?: string;
   readonly toDay?: string;
@@ -21,6 +22,7 @@ export const WHOLE: CountingView = { includePicked: false };
 const isInView = (footage: FootageRow, view: CountingView): boolean =>
   (view.settings === undefined || view.settings.includes(footage.setting)) &&
   (view.gi === undefined || footage.gi === view.gi) &&
+  (view.skewedBy === undefined || (footage.skewedBy ?? 'nothing') === view.skewedBy) &&
   (view.fromDay === undefined || (footage.date !== null && footage.date >= view.fromDay)) &&
   (view.toDay === undefined || (footage.date !== null && footage.date <= view.toDay));
 

@@ -106,7 +106,7 @@ const DOUBTS: readonly ((a: Around) => boolean)[] = [
   ({ meant, before, first }) => meant.part === 'reaction' && before.voice === 'open' && STANDING.has(first.text),
   // *never let go*
   ({ meant, previous }) => meant.part === 'result' && previous !== undefined && NEGATIONS.has(previous.text),
-  ({ piece }) => piece.isVerb === true,
+  ({ piece }) => piece.isVerb === true || piece.isShort === true,
   // one word that is spelled badly
   ({ piece, first, isOneWord }) => {
     const isSided = piece.said.is === 'place' && piece.said.place.role !== null && piece.to - piece.from === 2;

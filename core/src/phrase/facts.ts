@@ -1,5 +1,6 @@
-import { RESULT_WORDS, depthWord, sayFact } from '../attempts/index.js';
+import { RESULT_WORDS, aimReached, depthWord, finishId, sayAim, sayFact } from '../attempts/index.js';
 import type { Words } from '../vocabulary/index.js';
+import { EVIDENCE_WORDS } from '../why/index.js';
 import type { Meant, PartStatus, PhraseReading, SaidFinish } from './types.js';
 
 /** One part of a phrase as plain data: the term by its name and key, and what belongs to its kind. Null = not said. */
@@ -101,6 +102,10 @@ const factsOf = (meant: Meant, words: Words, action: string | null): PartFacts =
         holder: fact.whose,
       };
     }
+    case 'aim':
+      return { part, term: sayAim(meant.aim, words), key: finishId(aimReached(meant.aim)) };
+    case 'known':
+      return { part, term: EVIDENCE_WORDS[meant.how], key: meant.how };
     case 'alternative': {
       const { by, what, isAction } = meant.way;
       return { part, term: words.name(isAction ? 'action' : 'reaction', what), key: what, holder: by };

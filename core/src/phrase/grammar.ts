@@ -63,6 +63,10 @@ export const waysFor = (r: Reading, piece: Piece, words: Words): readonly Way[] 
       return asides.fact(r, said, words);
     case 'other way':
       return asides.otherWay(r, said);
+    case 'known':
+      return asides.known(r, said);
+    case 'aim':
+      return asides.aim(r, said);
     case 'bait':
       return asides.bait(r);
     case 'result':

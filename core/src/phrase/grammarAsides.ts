@@ -4,7 +4,18 @@ import { chainMarks, isWonWithout, nextAttempt, placed, pointed } from './gramma
 import { holdKey } from './holds.js';
 import type { Piece, Pointer, Said } from './piece.js';
 import type { Reading, Way } from './readings.js';
-import type { SaidFinish } from './types.js';
+import type { Meant, SaidFinish } from './types.js';
+
+/** Parts of which it may be told how they are known. */
+const KNOWABLE: ReadonlySet<Meant['part']> = new Set([
+  'position',
+  'grip',
+  'entry',
+  'reaction',
+  'finish',
+  'result',
+  'fact',
+]);
 
 /** Where what is told beside places and what is done belongs: holds, what the other side does, why, how it ended, and what only steers. */
 export const asides = {
@@ -117,6 +128,11 @@ export const asides = {
       ? []
       : [placed({ part: 'alternative', way }, { used: new Set(r.used).add(what) }, pointed(r, null))];
   },
+  known: (r: Reading, { how }: Extract<Said, { is: 'known' }>): readonly Way[] =>
+    // *felt*, of what was told before it
+    r.told !== null && KNOWABLE.has(r.told) ? [placed({ part: 'known', how }, {})] : [],
+  aim: (r: Reading, { aim }: Extract<Said, { is: 'aim' }>): readonly Way[] =>
+    r.used.has('aim') ? [] : [placed({ part: 'aim', aim }, { used: new Set(r.used).add('aim') })],
   bait: (r: Reading): readonly Way[] =>
     r.used.has('bait') || r.action === null
       ? []

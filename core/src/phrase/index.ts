@@ -14,6 +14,8 @@ export {
 export {
   COULD,
   factChoices,
+  aimChoices,
+  handedChoices,
   holdDetailChoices,
   knownChoices,
   linkFinder,
@@ -31,15 +33,8 @@ export { readCell } from './readCell.js';
 export { readControls, readHolds } from './readHolds.js';
 export { explainPhrase, readPhrase } from './reader.js';
 export { WEIGHTS, type Feature, type Weights } from './weights.js';
-export {
-  changesSaid,
-  partsSaid,
-  sayMeant,
-  type AskedPart,
-  type Following,
-  type SaidAttempt,
-  type SaidParts,
-} from './said.js';
+export { changesSaid, partsSaid, type AskedPart, type Following, type SaidAttempt, type SaidParts } from './said.js';
+export { sayMeant } from './sayMeant.js';
 export { phraseFacts, type PartFacts, type PhraseFacts } from './facts.js';
 export type { SaidHold } from './holds.js';
 export type {

@@ -1,4 +1,4 @@
-import type { FactUse, Result, Subject } from '../attempts/index.js';
+import type { AttemptAim, EvidenceHow, FactUse, Result, Subject } from '../attempts/index.js';
 import type { ActionKind } from '../vocabulary/index.js';
 import type { SaidHold } from './holds.js';
 import type { SaidPlace } from './types.js';
@@ -23,6 +23,8 @@ export type Said =
       /** Nobody says whose it is. */ readonly isBare: boolean;
     }
   | { readonly is: 'other way'; readonly way: OtherWay }
+  | { readonly is: 'known'; readonly how: EvidenceHow }
+  | { readonly is: 'aim'; readonly aim: AttemptAim }
   | { readonly is: 'bait' }
   | { readonly is: 'clothing'; readonly gi: boolean }
   | {
@@ -47,5 +49,6 @@ export type Piece = {
   /** A place whose name is that of what is held: *collar and sleeve*. */ readonly isHeld?: boolean;
   /** An action of which its kind was left out. */ readonly isHeadless?: boolean;
   /** A place told of by whose it is: *my guard*. */ readonly isOwned?: boolean;
+  /** Told by a word that leaves most of the name out: *took the arm*. */ readonly isShort?: boolean;
   /** Whose an action, or a hold, is said to be. */ readonly whose?: 'us' | 'them';
 };

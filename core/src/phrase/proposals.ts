@@ -295,6 +295,7 @@ const resultOf = (from: SaidPlace, action: string, finish: SaidFinish, words: Wo
       action,
       finish: finish as never,
       intent: 'own',
+      aim: null,
       controls: [],
       end: { frame: 0, pts: 0 },
     },

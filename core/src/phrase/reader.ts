@@ -71,7 +71,7 @@ const readTokens = (
 };
 
 /** Parts that still say something of an attempt whose result is told. */
-const AFTER_RESULT = new Set<Meant['part']>(['reason', 'depth', 'finish', 'reaction', 'clothing']);
+const AFTER_RESULT = new Set<Meant['part']>(['reason', 'depth', 'finish', 'reaction', 'clothing', 'known']);
 
 /**
  * Where the story ends and a note begins: behind a result that closes an attempt, from the first clause on that is not understood wholly and as it is written.

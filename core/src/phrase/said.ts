@@ -2,31 +2,28 @@ import {
   BARE_ALTERNATIVE,
   BARE_HOLD,
   BARE_REACTION,
-  RESULT_WORDS,
   PROPOSED_PARTS,
   controlKey,
-  depthWord,
   factSlot,
-  finishId,
-  placeName,
   proposedResult,
-  sayAlternative,
-  sayControl,
-  sayFact,
-  stateId,
   withFact,
   withReason,
+  aimReached,
+  isAimedAt,
   type Attempt,
   type Control,
   type DoubtField,
   type FactUse,
   type Finish,
+  type PartId,
   type ProposedPart,
+  type ReactionUse,
   type State,
 } from '../attempts/index.js';
 import type { Words } from '../vocabulary/index.js';
+import { withEvidence } from '../why/index.js';
 import type { SaidHold } from './holds.js';
-import { DOUBTED, type Meant, type PhraseReading, type SaidFinish, type SaidPlace } from './types.js';
+import { DOUBTED, type Meant, type PhrasePart, type PhraseReading, type SaidFinish, type SaidPlace } from './types.js';
 
 type Hold = Omit<Control, 'id' | 'holder'>;
 
@@ -47,7 +44,7 @@ export const controlsOf = (hold: SaidHold, holder: Control['holder'], words: Wor
   holdsOf(hold, words).map((h) => ({ ...h, holder }));
 
 /** A hold as controls: both of something are two, one on each side of what has sides; a grip with a name of its own is the holds it names. */
-const holdsOf = (hold: SaidHold, words: Words): readonly Hold[] => {
+export const holdsOf = (hold: SaidHold, words: Words): readonly Hold[] => {
   const grips = words.target(hold.target)?.grips;
   if (grips)
     return grips.map((g, i) => ({
@@ -63,10 +60,10 @@ const holdsOf = (hold: SaidHold, words: Words): readonly Hold[] => {
   );
 };
 
-const stateOf = (place: Pick<SaidPlace, 'position' | 'role'>): State | null =>
+export const stateOf = (place: Pick<SaidPlace, 'position' | 'role'>): State | null =>
   place.role === null ? null : { position: place.position, role: place.role };
 
-const finishOf = (finish: SaidFinish): Finish | null => {
+export const finishSaid = (finish: SaidFinish): Finish | null => {
   if (finish.kind !== 'state') return finish;
   const state = stateOf(finish);
   return state && { kind: 'state', ...state };
@@ -89,6 +86,8 @@ export type SaidParts = Partial<
     | 'reasons'
     | 'facts'
     | 'alternatives'
+    | 'aim'
+    | 'evidence'
   >
 >;
 
@@ -134,7 +133,7 @@ const layIn = (parts: Writable, meant: Meant, words: Words, newId: () => string)
       ];
       return true;
     case 'finish': {
-      const finish = finishOf(meant.finish);
+      const finish = finishSaid(meant.finish);
       if (!finish) return false;
       parts.finish = finish;
       return true;
@@ -157,9 +156,72 @@ const layIn = (parts: Writable, meant: Meant, words: Words, newId: () => string)
     case 'alternative':
       parts.alternatives = [...(parts.alternatives ?? []), { ...BARE_ALTERNATIVE, ...meant.way, id: newId() }];
       return true;
+    case 'aim':
+      parts.aim = meant.aim;
+      return true;
+    case 'known':
+      // of what was told before it: see partsSaid
+      return false;
     case 'clothing':
       return true;
   }
+};
+
+/** The detail that was laid in last, of those of which it may be told how they are known. */
+const lastDetail = (parts: SaidParts, { part }: Meant): PartId | null => {
+  switch (part) {
+    case 'position':
+      return 'state';
+    case 'entry':
+      return 'action';
+    case 'finish':
+    case 'result':
+      return part;
+    case 'grip':
+      return `control:${parts.controls!.at(-1)!.id}`;
+    case 'reaction':
+      return `reaction:${parts.reactions!.at(-1)!.id}`;
+    case 'fact':
+      return `fact:${parts.facts!.at(-1)!.id}`;
+    default:
+      return null;
+  }
+};
+
+/** What is said of one attempt, and the stretches that are left as words. */
+const attemptSaid = (
+  told: readonly PhrasePart[],
+  text: string,
+  words: Words,
+  newId: () => string,
+): { readonly attempt: SaidAttempt; readonly left: readonly { readonly from: number; readonly to: number }[] } => {
+  const left: { readonly from: number; readonly to: number }[] = [];
+  const parts: Writable = {};
+  const proposed: Writable = {};
+  const asked: AskedPart[] = [];
+  const roles: ('stateRole' | 'finishRole')[] = [];
+  let last: PartId | null = null;
+  for (const { meant, from, to, status, because } of told) {
+    if (status === 'proposed') {
+      layIn(proposed, meant, words, newId);
+    } else if (meant.part === 'known' && status === 'certain' && last !== null) {
+      parts.evidence = withEvidence(parts.evidence ?? [], { part: last, how: meant.how, proof: null });
+    } else if (status === 'asked' || !layIn(parts, meant, words, newId)) {
+      left.push({ from, to });
+      last = null;
+      const field = DOUBTED[meant.part];
+      if (field) asked.push({ field, text: text.slice(from, to) });
+    } else {
+      last = lastDetail(parts, meant);
+      if (because !== undefined && (meant.part === 'position' || meant.part === 'finish'))
+        roles.push(meant.part === 'position' ? 'stateRole' : 'finishRole');
+    }
+  }
+  const { action, aim } = parts;
+  // what the action aims at anyway goes without saying
+  const isOwn = aim && action && isAimedAt(aimReached(aim), action, words);
+  if (isOwn) delete parts.aim;
+  return { attempt: { parts, proposed, roles, asked }, left };
 };
 
 /**
@@ -173,23 +235,15 @@ export const partsSaid = (
   newId: () => string,
 ): SaidAttempt & { readonly note: string; readonly further: readonly SaidAttempt[] } => {
   const left: { readonly from: number; readonly to: number }[] = [...reading.notUnderstood, ...reading.notes];
-  const all = Array.from({ length: reading.attempts }, (_, attempt): SaidAttempt => {
-    const parts: Writable = {};
-    const proposed: Writable = {};
-    const asked: AskedPart[] = [];
-    const roles: ('stateRole' | 'finishRole')[] = [];
-    for (const { meant, from, to, status, because } of reading.parts.filter((p) => p.attempt === attempt)) {
-      if (status === 'proposed') {
-        if (!layIn(proposed, meant, words, newId)) continue;
-      } else if (status === 'asked' || !layIn(parts, meant, words, newId)) {
-        left.push({ from, to });
-        const field = DOUBTED[meant.part];
-        if (field) asked.push({ field, text: text.slice(from, to) });
-      } else if (because !== undefined && (meant.part === 'position' || meant.part === 'finish')) {
-        roles.push(meant.part === 'position' ? 'stateRole' : 'finishRole');
-      }
-    }
-    return { parts, proposed, roles, asked };
+  const all = Array.from({ length: reading.attempts }, (_, attempt) => {
+    const said = attemptSaid(
+      reading.parts.filter((p) => p.attempt === attempt),
+      text,
+      words,
+      newId,
+    );
+    left.push(...said.left);
+    return said.attempt;
   });
   // what stands beside each other is one
   const runs: { from: number; to: number }[] = [];
@@ -205,7 +259,7 @@ export const partsSaid = (
 /** What follows from what was said though nobody said it. */
 export type Following = SaidParts;
 
-const SINGLE = ['subject', 'state', 'lead', 'action', 'intent', 'result', 'finish', 'depth'] as const;
+const SINGLE = ['subject', 'state', 'lead', 'action', 'intent', 'result', 'finish', 'depth', 'aim'] as const;
 /** What a single part is where nobody says it. */
 const UNSAID = {
   state: null,
@@ -215,6 +269,7 @@ const UNSAID = {
   result: null,
   finish: null,
   depth: null,
+  aim: null,
 } as const;
 
 /**
@@ -239,6 +294,32 @@ const listed = <T>(
   return [...kept, ...listedNow];
 };
 const plainKey = (c: Control): string => controlKey({ ...c, ...BARE_HOLD, reach: c.reach });
+const reactionKey = (r: ReactionUse): string => r.what;
+const factKey = (f: FactUse): string => `${factSlot(f)} ${f.value}`;
+
+/** How details are known after a line: what it says of one that was told before is said of that one. */
+const evidenceSaid = (
+  attempt: Attempt,
+  { evidence, controls, reactions, facts }: SaidParts,
+): Attempt['evidence'] | undefined => {
+  if (!evidence) return undefined;
+  const ids = new Map<PartId, PartId>();
+  const pair = <T extends { readonly id: string }>(
+    kind: string,
+    now: readonly T[],
+    said: readonly T[] | undefined,
+    keyOf: (item: T) => string,
+  ): void => {
+    for (const item of said ?? []) {
+      const known = now.find((n) => keyOf(n) === keyOf(item));
+      if (known) ids.set(`${kind}:${item.id}`, `${kind}:${known.id}`);
+    }
+  };
+  pair('control', attempt.controls, controls, plainKey);
+  pair('reaction', attempt.reactions, reactions, reactionKey);
+  pair('fact', attempt.facts, facts, factKey);
+  return evidence.reduce((all, e) => withEvidence(all, { ...e, part: ids.get(e.part) ?? e.part }), attempt.evidence);
+};
 
 /** What an attempt is without what was only proposed: that is concluded anew from what is said now. */
 const withoutProposed = ({ proposed }: Attempt): Writable =>
@@ -283,8 +364,8 @@ export const changesSaid = (
   for (const field of SINGLE)
     if (field !== 'subject' && before[field] !== undefined && parts[field] === undefined)
       (taken as Record<string, unknown>)[field] = UNSAID[field];
-  const { controls: _c, reactions: _r, reasons: _w, facts: _f, alternatives: _a, ...single } = parts;
-  void [_c, _r, _w, _f, _a];
+  const { controls: _c, reactions: _r, reasons: _w, facts: _f, alternatives: _a, evidence: _e, ...single } = parts;
+  void [_c, _r, _w, _f, _a, _e];
   const isSame = (parts.subject ?? attempt.subject) === attempt.subject;
   const now = { ...attempt, ...taken, ...single };
   const open = (field: 'state' | 'action' | 'finish' | 'subject'): SaidParts =>
@@ -297,15 +378,16 @@ export const changesSaid = (
   const result = after.result === null ? (proposedResult(after, words) ?? proposed.result ?? null) : null;
   const following: Following = { ...followed, ...(result ? { result } : {}) };
   const controls = listed(attempt.controls, parts.controls, before.controls, plainKey);
-  const reactions = listed(attempt.reactions, parts.reactions, before.reactions, (r) => r.what);
+  const reactions = listed(attempt.reactions, parts.reactions, before.reactions, reactionKey);
   const reasons = listed(attempt.reasons, parts.reasons, before.reasons, (r) => r.reason);
-  const facts = listed(attempt.facts, parts.facts, before.facts, (f) => `${factSlot(f)} ${f.value}`);
+  const facts = listed(attempt.facts, parts.facts, before.facts, factKey);
   const alternatives = listed(
     attempt.alternatives,
     parts.alternatives,
     before.alternatives,
     (a) => `${a.by} ${a.isAction} ${a.what}`,
   );
+  const evidence = evidenceSaid(attempt, parts);
   const stillProposed = proposedAfter(attempt, said, following);
   const isSameProposed =
     stillProposed.length === attempt.proposed.length && stillProposed.every((p) => attempt.proposed.includes(p));
@@ -319,57 +401,9 @@ export const changesSaid = (
       ...(reactions ? { reactions } : {}),
       ...(facts ? { facts: facts.reduce<readonly FactUse[]>(withFact, []) } : {}),
       ...(alternatives ? { alternatives } : {}),
+      ...(evidence ? { evidence } : {}),
       ...(reasons ? { reasons: reasons.map((r, i) => ({ ...r, main: i === 0 })) } : {}),
     },
     following,
   };
-};
-
-const placeText = (place: SaidPlace, words: Words): string => {
-  const state = stateOf(place);
-  const name = state ? placeName(stateId(state), words) : words.name('position', place.position);
-  return place.lead ? `${name}, ${place.lead}` : name;
-};
-
-/** A part of a phrase in words, as the sentence of a clip says it. `action` is the entry, for the rungs of its ladder. */
-export const sayMeant = (
-  meant: Meant,
-  words: Words,
-  athletes: Readonly<Record<'a' | 'b', string>>,
-  action: string | null,
-): string => {
-  switch (meant.part) {
-    case 'who':
-      return athletes[meant.subject];
-    case 'clothing':
-      return meant.gi ? 'in the gi' : 'no gi';
-    case 'position':
-      return placeText(meant.place, words);
-    case 'grip':
-      return holdsOf(meant.hold, words)
-        .map((hold) => sayControl({ ...hold, id: '', holder: meant.holder }, words))
-        .join(' and ');
-    case 'entry':
-      return words.name('action', meant.action);
-    case 'reaction':
-      return words.name(meant.isAction ? 'action' : 'reaction', meant.what);
-    case 'finish': {
-      const finish = finishOf(meant.finish);
-      return finish ? placeName(finishId(finish), words) : placeText(meant.finish as SaidPlace, words);
-    }
-    case 'result':
-      return RESULT_WORDS[meant.result];
-    case 'intent':
-      return 'bait';
-    case 'depth': {
-      const word = action === null ? undefined : words.action(action);
-      return word ? depthWord(word, meant.depth) : String(meant.depth);
-    }
-    case 'reason':
-      return words.name('reason', meant.reason);
-    case 'fact':
-      return sayFact(meant.fact, words);
-    case 'alternative':
-      return sayAlternative({ ...BARE_ALTERNATIVE, ...meant.way }, words);
-  }
 };

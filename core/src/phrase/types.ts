@@ -1,4 +1,4 @@
-import type { DoubtField, FactUse, Finish, Result, Side, Subject } from '../attempts/index.js';
+import type { AttemptAim, DoubtField, EvidenceHow, FactUse, Finish, Result, Side, Subject } from '../attempts/index.js';
 import type { Role } from '../vocabulary/index.js';
 import type { SaidHold } from './holds.js';
 import type { Stretch } from './notes.js';
@@ -27,7 +27,10 @@ export type Meant =
   | { readonly part: 'depth'; readonly depth: number }
   | { readonly part: 'reason'; readonly reason: string }
   | { readonly part: 'fact'; readonly fact: Omit<FactUse, 'id'> }
-  | { readonly part: 'alternative'; readonly way: OtherWay };
+  | { readonly part: 'alternative'; readonly way: OtherWay }
+  /** What it was for, and how the part before it is known. */
+  | { readonly part: 'aim'; readonly aim: AttemptAim }
+  | { readonly part: 'known'; readonly how: EvidenceHow };
 
 /**
  * How a part is known: certain (Enter keeps it), asked (two readings are close, or the letters hardly say it: kept only once it is answered), proposed (nobody typed it:
@@ -83,4 +86,6 @@ export const DOUBTED: Readonly<Record<Meant['part'], DoubtField | null>> = {
   reason: 'reasons',
   fact: null,
   alternative: null,
+  aim: null,
+  known: null,
 };

@@ -16,6 +16,8 @@ import {
   sayFact,
   valuesOf,
   type Attempt,
+  type AttemptAim,
+  type Control,
   type EvidenceHow,
   type FactUse,
   type HoldDetail,
@@ -25,6 +27,7 @@ import {
   type Side,
 } from '../attempts/index.js';
 import { matchWords, type FactValue, type FactWord, type Role, type Sayable, type Words } from '../vocabulary/index.js';
+import { placeChoices } from './choices.js';
 import { EVIDENCE_WORDS, partsOf, sayPart } from '../why/index.js';
 
 type Fact = Omit<FactUse, 'id'>;
@@ -86,6 +89,28 @@ export const holdDetailChoices = (target: string, words: Words): readonly Sayabl
     texts: [PURPOSE_WORDS[purpose], purpose],
   })),
   { value: { kind: 'hidden' }, texts: [HIDDEN_WORDS, ...HIDDEN_ALIASES] },
+];
+
+/** That a hold was taken over from another hand, of those it may have been taken from (`mayBeFrom`); the last one of each hand. */
+export const handedChoices = (from: readonly Control[]): readonly Sayable<HoldDetail>[] =>
+  [...new Map(from.map((c) => [c.limbSide, c])).values()].map(({ id, limbSide }) => {
+    const hand = limbSide === null ? 'the other hand' : `the ${limbSide} hand`;
+    return {
+      value: { kind: 'handed', from: id },
+      texts: [`from ${hand}`, `handed from ${hand}`, `taken over from ${hand}`],
+    };
+  });
+
+/** What an attempt was for: any place, any submission. */
+export const aimChoices = (words: Words): readonly Sayable<AttemptAim>[] => [
+  ...words.of('submission').map((w): Sayable<AttemptAim> => ({
+    value: { kind: 'submission', submission: w.key },
+    texts: [w.name, ...w.aliases],
+  })),
+  ...placeChoices(words).map(({ value, ...said }): Sayable<AttemptAim> => ({
+    ...said,
+    value: { kind: 'state', ...value },
+  })),
 ];
 
 /** What somebody could have done instead. */

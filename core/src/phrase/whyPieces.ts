@@ -1,7 +1,8 @@
-import type { FactUse } from '../attempts/index.js';
+import type { AttemptAim, EvidenceHow, FactUse } from '../attempts/index.js';
 import { tokens, type Words } from '../vocabulary/index.js';
 import type { Line } from './line.js';
 import type { Piece } from './piece.js';
+import { ARTICLES } from './sayings.js';
 import type { Span } from './spans.js';
 import { MINE, THEIRS } from './whose.js';
 import { factChoices, type OtherWay } from './whyChoices.js';
@@ -83,10 +84,115 @@ const otherWayAt = (line: Line, at: number, spansAt: (at: number) => readonly Sp
   return [{ said: { is: 'other way', way }, from: at, to, gain: to - at + WHOLE, quality, isWritten }];
 };
 
+/** How the part before is known, in a clause of its own, or at the end of one; each is all that is said. */
+const HOW: ReadonlyMap<string, EvidenceHow> = new Map([
+  ...['felt', 'felt it', 'heard', 'heard it', 'felt or heard'].map((said) => [said, 'felt'] as const),
+  ...['not seen', 'unseen', 'hidden', 'out of sight', 'couldn see it', 'can not see it'].map(
+    (said) => [said, 'hidden'] as const,
+  ),
+  ...['partly hidden', 'partly seen', 'half seen', 'half hidden'].map((said) => [said, 'partly'] as const),
+  ...['concluded', 'must have been'].map((said) => [said, 'concluded'] as const),
+  ...['told me', 'they told me', 'they said so', 'told by somebody'].map((said) => [said, 'told'] as const),
+]);
+const knownAt = (line: Line, at: number): readonly Piece[] => {
+  const to = clauseEnd(line, at);
+  const how = HOW.get(textOf(line, at, to).join(' '));
+  const isAlone = line.at(at)!.opens || how === 'hidden' || how === 'partly';
+  return how && isAlone
+    ? [{ said: { is: 'known', how }, from: at, to, gain: to - at + WHOLE, quality: 1, isWritten: true }]
+    : [];
+};
+
+/** How it is said what something was for. */
+const AIMED: readonly (readonly string[])[] = [
+  ['wanted'],
+  ['aimed', 'at'],
+  ['aiming', 'at'],
+  ['aiming', 'for'],
+  ['really', 'wanted'],
+];
+const TOOK = new Set(['took', 'takes', 'take', 'got']);
+/** What is taken or wanted, told by one word for what is mostly meant by it: asked about before it is kept. */
+const SHORT: ReadonlyMap<string, string> = new Map([
+  ['arm', 'armlock'],
+  ['collar', 'collar-choke'],
+  ['neck', 'rear-choke'],
+  ['foot', 'ankle-lock'],
+  ['ankle', 'ankle-lock'],
+  ['leg', 'leg-lock'],
+]);
+/** The token behind words that begin there, articles passed over; undefined where they don't stand there. */
+const behind = (line: Line, at: number, words: readonly string[]): number | undefined => {
+  if (words.some((word, i) => line.at(at + i)?.text !== word)) return undefined;
+  let to = at + words.length;
+  while (line.at(to) && ARTICLES.has(line.at(to)!.text)) to++;
+  return to;
+};
+const aimOf = ({ named: { kind, key } }: Span, words: Words): AttemptAim | undefined => {
+  if (kind === 'submission') return { kind: 'submission', submission: key };
+  if (kind === 'position') {
+    const role = words.position(key)?.roles[0];
+    return role && { kind: 'state', position: key, role };
+  }
+  return kind === 'action' ? aimOfAction(key, words) : undefined;
+};
+const aimOfAction = (action: string, words: Words): AttemptAim | undefined => {
+  const aims = words.action(action)?.aims ?? [];
+  const [aim] = aims;
+  if (aims.length !== 1 || !aim || 'family' in aim) return undefined;
+  return 'submission' in aim
+    ? { kind: 'submission', submission: aim.submission }
+    : { kind: 'state', position: aim.position, role: aim.role };
+};
+/** What it was for: *wanted the collar choke*, *aimed at mount*; in short, *wanted the collar, took the arm*. */
+const aimAt = (line: Line, at: number, spansAt: (at: number) => readonly Span[], words: Words): readonly Piece[] => {
+  if (!line.at(at)!.opens) return [];
+  const end = clauseEnd(line, at);
+  for (const said of AIMED) {
+    const from = behind(line, at, said);
+    if (from === undefined || from >= end) continue;
+    const whole = spansAt(from).filter((s) => s.to === end && s.quality >= LEAST_FIT);
+    const found = whole.flatMap((s) => aimOf(s, words) ?? []);
+    const short = end === from + 1 ? SHORT.get(line.at(from)!.text) : undefined;
+    const aim = found[0] ?? (short && aimOfAction(short, words));
+    const isShort = found.length === 0;
+    if (aim)
+      return [
+        { said: { is: 'aim', aim }, from: at, to: end, gain: end - at + WHOLE, quality: 1, isWritten: true, isShort },
+      ];
+  }
+  return [];
+};
+/** What was done, in short, behind what was wanted. */
+const tookAt = (line: Line, at: number, words: Words): readonly Piece[] => {
+  const isBehindAim = line.at(at)!.opens && Array.from({ length: at }, (_, i) => line.at(i)!.text).includes('wanted');
+  const from = isBehindAim && TOOK.has(line.at(at)!.text) ? behind(line, at, [line.at(at)!.text]) : undefined;
+  const key = from === undefined || clauseEnd(line, at) !== from + 1 ? undefined : SHORT.get(line.at(from)!.text);
+  return key !== undefined && words.action(key)
+    ? [
+        {
+          said: { is: 'action', key },
+          from: at,
+          to: from! + 1,
+          gain: from! + 1 - at + WHOLE,
+          quality: 1,
+          isWritten: true,
+          isShort: true,
+        },
+      ]
+    : [];
+};
+
 /** What is told of why it went as it went, where it begins. */
 export const whyPieces = (
   line: Line,
   at: number,
   spansAt: (at: number) => readonly Span[],
   words: Words,
-): readonly Piece[] => [...factAt(line, at, words), ...otherWayAt(line, at, spansAt)];
+): readonly Piece[] => [
+  ...factAt(line, at, words),
+  ...otherWayAt(line, at, spansAt),
+  ...knownAt(line, at),
+  ...aimAt(line, at, spansAt, words),
+  ...tookAt(line, at, words),
+];

@@ -9,7 +9,6 @@ import {
   HOLD_DEPTHS,
   HOLD_PLACES,
   HOLD_PURPOSES,
-  KEY_MOMENTS,
   LINK_KINDS,
   PROPOSED_PARTS,
   REACTION_QUALITIES,
@@ -22,6 +21,7 @@ import {
   type AlternativeOpens,
   type AnswerUse,
   type Attempt,
+  type AttemptAim,
   type BecauseLink,
   type Clip,
   type Control,
@@ -75,6 +75,9 @@ export const NOTE_LIMIT = 4000;
 const MARK_NOTE_LIMIT = 500;
 const TRIES_LIMIT = 99;
 const FORM_LIMIT = 60;
+/** Longest name of a run of attempts, and of an instant. */
+export const RUN_NAME_LIMIT = 80;
+export const MOMENT_NAME_LIMIT = 40;
 const WHY_TEXT_LIMIT = 200;
 /** A kind of part and an id behind it. */
 const PART_LIMIT = 60;
@@ -156,6 +159,10 @@ const ALTERNATIVE = object<Alternative>({
     BARE_ALTERNATIVE.opens,
   ),
 });
+const AIM = union<AttemptAim>({
+  state: { position: key('position'), role: ROLE },
+  submission: { submission: key('submission') },
+});
 const PART = object<PartRef>({ attemptId: orNull(ID), part: name(PART_LIMIT) });
 const LINK = object<BecauseLink>({ id: ID, from: PART, to: PART, kind: choice(...LINK_KINDS), isSure: FLAG });
 const EVIDENCE = object<Evidence>({
@@ -193,6 +200,8 @@ export const ATTEMPT = {
   followsId: saidOr(orNull(ID), null),
   isCut: saidOr(FLAG, false),
   wanted: saidOr(orNull(key('reaction')), null),
+  aim: saidOr(orNull(AIM), null),
+  runName: saidOr(text(RUN_NAME_LIMIT), ''),
   start: said(INSTANT),
   commit: saidOr(orNull(INSTANT), null),
   end: said(INSTANT),
@@ -209,7 +218,7 @@ export const ATTEMPT = {
   proposed: saidOr(list(choice(...PROPOSED_PARTS), { once: true }), []),
 } as const satisfies FieldsOf<Attempt>;
 
-const KEY_MOMENT = object<KeyMoment>({ name: choice(...KEY_MOMENTS), at: INSTANT });
+const KEY_MOMENT = object<KeyMoment>({ name: name(MOMENT_NAME_LIMIT), at: INSTANT });
 const VIEW = object<ViewStretch>({ id: ID, in: INSTANT, out: INSTANT, kind: choice(...VIEW_KINDS) });
 const DETAIL_LOOP = object<DetailLoop>({ id: ID, in: INSTANT, out: INSTANT, speed: number(0.05, 4) });
 /** What is kept of a clip. */

@@ -6,6 +6,7 @@ import {
   type Footage,
   type FootageSpan,
   type MediaFile,
+  type Region,
   type SoundTrack,
 } from '../footage/index.js';
 import type { ClockAnchor } from '../timecode/index.js';
@@ -79,6 +80,13 @@ export const FOOTAGE = {
   spans: saidOr(list(SPAN, { most: SPANS_LIMIT }), []),
 } as const satisfies FieldsOf<Footage>;
 
+const SHARE = number(0, 1);
+const REGION = object<Region>({
+  left: SHARE,
+  top: SHARE,
+  right: number(0, 1, 'left'),
+  bottom: number(0, 1, 'top'),
+});
 /** What is kept of an angle. */
 export const ANGLE = {
   footageId: fixed(ID),
@@ -90,6 +98,7 @@ export const ANGLE = {
   offsetMs: saidOr(FOOTAGE_MS, 0),
   rate: saidOr(number(0, RATE_LIMIT), 1),
   kind: saidOr(choice('live', 'replay'), 'live'),
+  region: saidOr(orNull(REGION), null),
   leftMark: saidOr(text(LANDMARK_LIMIT), ''),
   rightMark: saidOr(text(LANDMARK_LIMIT), ''),
 } as const satisfies FieldsOf<Angle>;

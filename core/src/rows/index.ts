@@ -12,7 +12,15 @@ import { ROUTE } from './route.js';
 import { DRAWING, PRINCIPLE, TODO } from './why.js';
 import { WORD, type KeptWord } from './word.js';
 
-export { BARE_ATTEMPT, BARE_CLIP, BARE_MOMENT, NOTE_LIMIT, draftAttempt } from './attempt.js';
+export {
+  BARE_ATTEMPT,
+  BARE_CLIP,
+  BARE_MOMENT,
+  MOMENT_NAME_LIMIT,
+  NOTE_LIMIT,
+  RUN_NAME_LIMIT,
+  draftAttempt,
+} from './attempt.js';
 export { BARE_ANGLE, BARE_FOOTAGE } from './footage.js';
 export { BARE_PERSON } from './people.js';
 export { CUE_LIMIT } from './route.js';

@@ -134,6 +134,8 @@ const textOf = ({ meant }: PhrasePart): { readonly kind: Kind; readonly text: st
       return { kind: 'fact', text: `${meant.fact.fact}.${meant.fact.value}@${meant.fact.whose[0]!}` };
     case 'alternative':
       return { kind: 'alternative', text: meant.way.what };
+    case 'aim':
+    case 'known':
     case 'depth':
     case 'clothing':
       return undefined;

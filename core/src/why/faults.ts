@@ -1,4 +1,4 @@
-import { factSlot, valuesOf, type Alternative, type Attempt, type FactUse } from '../attempts/index.js';
+import { factSlot, valuesOf, type Alternative, type Attempt, type Control, type FactUse } from '../attempts/index.js';
 import type { Words } from '../vocabulary/index.js';
 
 /** What cannot be so among facts and alternatives, by where it stands. */
@@ -52,3 +52,13 @@ export const alternativeFaults = (
       ? [{ path: `alternatives.${i}.until`, is: 'too early', after: 'from' } as const]
       : []),
   ]);
+
+/** A hold that was handed over came from another hand of the same holder: not from itself, nor from the same hand. Where it was taken from may be told in the attempt before. */
+export const handedFaults = (controls: readonly Control[]): readonly WhyFault[] =>
+  controls.flatMap((c, i): WhyFault[] => {
+    if (c.handedFrom === null) return [];
+    const from = controls.find(({ id }) => id === c.handedFrom);
+    const isWrong =
+      from && (from === c || from.holder !== c.holder || (from.limbSide !== null && from.limbSide === c.limbSide));
+    return isWrong ? [{ path: `controls.${i}.handedFrom`, is: 'impossible' }] : [];
+  });

@@ -15,4 +15,4 @@ export { COMPARED, cameWith, differencesOf, seriesOf, type Compared, type Differ
 export { VIEW_WORDS, unclearProofs, viewAt, viewFault, withViewFrom, withViewTo, type UnclearProof } from './views.js';
 export { onlySaid, type OnlySaid } from './onlySaid.js';
 export { retold, toldTwice, type ToldAs, type ToldTwice } from './toldTwice.js';
-export { alternativeFaults, factFault, factFaults, type WhyFault } from './faults.js';
+export { alternativeFaults, factFault, factFaults, handedFaults, type WhyFault } from './faults.js';

@@ -89,10 +89,19 @@ describe('what an edit is shown to do, and what the server does with it', () => 
     await agree({ kind: 'attempt', id, changes: { state, result: 'success', proposed: ['stateRole', 'result'] } });
     await agree({ kind: 'attempt', id, changes: { result: 'failed', start: ticks(12), end: ticks(55), commit: null } });
     await agree({ kind: 'attempt', id, changes: { controls: [], followsId: null, depth: 2 } });
+    const aim = { kind: 'submission', submission: 'collar-choke' } as const;
+    await agree({ kind: 'attempt', id, changes: { aim, runName: 'the long way' } });
     await agree({ kind: 'clip', id: one.clip.id, changes: { in: ticks(20), out: ticks(52) } });
     await agree({
       ...{ kind: 'clip', id: one.clip.id },
-      changes: { seen: 'back', keyMoments: [{ name: 'grips on', at: ticks(25) }], loops: [] },
+      changes: {
+        seen: 'back',
+        keyMoments: [
+          { name: 'grips on', at: ticks(25) },
+          { name: 'hips switch', at: ticks(31) },
+        ],
+        loops: [],
+      },
     });
     const person = {
       id: newId(),
@@ -110,6 +119,9 @@ describe('what an edit is shown to do, and what the server does with it', () => 
       changes: { title: 'Said anew', athleteB: { id: newId(), name: 'Lio Tarn' } },
     });
     await agree({ kind: 'angle', id: angleId, changes: { offsetMs: 250, leftMark: 'the door' } });
+    const region = { left: 0.7, top: 0, right: 1, bottom: 0.3 };
+    await agree({ kind: 'angle', id: angleId, changes: { region } });
+    await agree({ kind: 'angle', id: angleId, changes: { region: null } });
     const at = { at: ticks(40), pressed: ticks(44) };
     const moment = { ...at, id: newId(), version: 0, footageId, angleId, speed: 1, settled: false, accountId: null };
     await agree({ kind: 'new moment', moment: { ...moment, attemptId: null, state: null, subject: null, note: '' } });

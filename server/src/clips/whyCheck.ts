@@ -1,18 +1,28 @@
-import { alternativeFaults, becauseIn, circleIn, factFaults, partsOf, type Attempt, type Words } from '@odograph/core';
+import {
+  alternativeFaults,
+  becauseIn,
+  circleIn,
+  factFaults,
+  handedFaults,
+  partsOf,
+  type Attempt,
+  type Words,
+} from '@odograph/core';
 import type { AttemptFields, WrongField } from '@odograph/core/contract';
 import { whyFaultOf } from '../changes/whyFault.js';
 import type { Edit } from '../changes/edit.js';
 import { Refused, invalid } from '../errors/refused.js';
 
-/** Refuses facts that their words don't have, and alternatives that were over before they began. `after` is the attempt as the request leaves it. */
+/** Refuses facts that their words don't have, holds handed over from nowhere, and alternatives that were over before they began. `after` is the attempt as the request leaves it. */
 export const checkWhy = (
   fields: Partial<AttemptFields>,
-  after: Pick<Attempt, 'facts' | 'alternatives' | 'start'>,
+  after: Pick<Attempt, 'controls' | 'facts' | 'alternatives' | 'start'>,
   words: Words,
   prefix: string,
 ): void => {
   const faults = [
     ...(fields.facts ? factFaults(after.facts, words) : []),
+    ...(fields.controls ? handedFaults(after.controls) : []),
     ...(fields.alternatives ? alternativeFaults(after.alternatives, after) : []),
   ];
   const wrong = faults.map((f): WrongField => ({ field: `${prefix}.${f.path}`, fault: whyFaultOf(f) }));

@@ -18,6 +18,7 @@ import * as endAssumed from './migrations/0013-end-assumed.js';
 import * as why from './migrations/0014-why.js';
 import * as adviceListsDrawings from './migrations/0015-advice-lists-drawings.js';
 import * as views from './migrations/0016-views.js';
+import * as aims from './migrations/0017-aims.js';
 
 const MIGRATIONS = [
   first,
@@ -36,6 +37,7 @@ const MIGRATIONS = [
   why,
   adviceListsDrawings,
   views,
+  aims,
 ] as const;
 
 /** All migrations, in order; numbered, reversible. */

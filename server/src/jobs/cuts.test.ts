@@ -2,6 +2,7 @@ import { execFileSync } from 'node:child_process';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { describe, expect, test } from '@jest/globals';
+import { v7 as newId } from 'uuid';
 import { SOURCE, X264, cut, folderFor, loudness, range, withShelf, soundS, until } from '../testing/shelf.js';
 import { isThorough } from '../testing/thorough.js';
 import { numbersIn } from '../testing/video.js';
@@ -144,5 +145,29 @@ describe('clips that are cut out of odd files', () => {
       'pipe:1',
     ]);
     expect(Math.max(...row)).toBeGreaterThan(40);
+  });
+
+  test('when an angle is an inset, what is cut should be that part of the picture and nothing beside it', async () => {
+    const file = await on.shelf.take(
+      await cut('inset.mp4', '1', '-vf', 'drawbox=x=iw*3/4:y=0:w=iw/4:h=ih/4:c=red:t=fill', ...X264, '-an'),
+    );
+    const angleId = await on.shelf.onShelf(file);
+    const region = { left: 0.75, top: 0, right: 1, bottom: 0.25 };
+    const edit = (changes: object) =>
+      on.coach.ask('PATCH', `/api/angles/${angleId}`, { editId: newId(), baseVersion: 1, changes });
+    // no part of a picture is beside it, or has no width
+    for (const wrong of [{ right: 1.2 }, { right: 0.75 }, { bottom: 0 }])
+      expect((await edit({ region: { ...region, ...wrong } })).status).toBe(400);
+    expect((await edit({ region })).status).toBe(200);
+    const got = await on.shelf.cutOut([[angleId, 2, 12]]);
+    const mean = (crop: string): readonly number[] => {
+      const args = ['-v', 'error', '-i', got, '-frames:v', '1', '-vf', `${crop},scale=1:1:flags=area,format=rgb24`];
+      return [...execFileSync('ffmpeg', [...args, '-f', 'rawvideo', 'pipe:1'])];
+    };
+    for (const crop of ['crop=iw/4:ih/4:iw/20:ih/20', 'crop=iw/4:ih/4:iw*0.7:ih*0.7']) {
+      const [red, green, blue] = mean(crop);
+      expect(red).toBeGreaterThan(200);
+      expect(Math.max(green!, blue!)).toBeLessThan(60);
+    }
   });
 });

@@ -1,7 +1,15 @@
 import { appendFile, mkdir, rename, writeFile } from 'node:fs/promises';
 import { dirname, join } from 'node:path';
 import { Inject, Injectable } from '@nestjs/common';
-import { frameCount, frameStartS, type Clip, type MediaFile, type TimeTable } from '@odograph/core';
+import {
+  frameCount,
+  frameStartS,
+  sizeSeen,
+  type Angle,
+  type Clip,
+  type MediaFile,
+  type TimeTable,
+} from '@odograph/core';
 import type { NewCut } from '@odograph/core/contract';
 import type { AcademyId } from '../database/academyId.js';
 import { LibraryRepository } from '../library/library.repository.js';
@@ -14,7 +22,8 @@ import { JobsRepository } from '../queue/jobs.repository.js';
 import { even, soundFrom } from './prepare.js';
 import { type AtWork } from '../queue/atWork.js';
 
-type Part = { readonly clip: Clip; readonly file: MediaFile };
+/** A clip with its file, and the part of that file's picture that its angle is. */
+type Part = { readonly clip: Clip; readonly file: MediaFile; readonly region: Angle['region'] };
 type Size = { readonly width: number; readonly height: number };
 
 const MOST_LINES = 720;
@@ -39,16 +48,22 @@ const SOUND: Readonly<Record<NewCut['format'], readonly string[]>> = {
 
 /** The size that all parts get: that of the largest, at most 720 lines. */
 const sizeOf = (parts: readonly Part[]): Size => {
-  const largest = parts.reduce((a, b) => (b.file.height > a.file.height ? b : a)).file;
+  const sizes = parts.map((part) => sizeSeen(part, part.file));
+  const largest = sizes.reduce((a, b) => (b.height > a.height ? b : a));
   const height = Math.min(MOST_LINES, largest.height);
   return { width: even((largest.width * height) / largest.height), height: even(height) };
 };
 
 /** Filters that bring pictures of a file, as they are shown, into a size, with bars where they are of another shape. */
-const fitted = (file: MediaFile, { width, height }: Size): string => {
-  const scale = Math.min(width / file.width, height / file.height);
-  const [w, h] = [Math.min(width, even(file.width * scale)), Math.min(height, even(file.height * scale))];
-  return `scale=${w}:${h},setsar=1,pad=${width}:${height}:-1:-1,format=yuv420p`;
+const fitted = ({ file, region }: Omit<Part, 'clip'>, { width, height }: Size): string => {
+  const seen = sizeSeen({ region }, file);
+  const scale = Math.min(width / seen.width, height / seen.height);
+  const [w, h] = [Math.min(width, even(seen.width * scale)), Math.min(height, even(seen.height * scale))];
+  const share = (n: number): string => n.toFixed(6);
+  const crop = region
+    ? `crop=iw*${share(region.right - region.left)}:ih*${share(region.bottom - region.top)}:iw*${share(region.left)}:ih*${share(region.top)},`
+    : '';
+  return `${crop}scale=${w}:${h},setsar=1,pad=${width}:${height}:-1:-1,format=yuv420p`;
 };
 
 /** The frames [from, to) of a file, with their times in seconds. */
@@ -88,11 +103,12 @@ export class Cuts {
       const sound = join(folder, 'sound');
       await writeFile(sound, '');
       let atS = 0;
-      for (const [i, { clip, file }] of parts.entries()) {
+      for (const [i, part] of parts.entries()) {
+        const { clip, file } = part;
         const times = await this.store.times(academy, file.id);
         const stretch = stretchOf(clip, times);
         const path = join(folder, `${i}.${wish.format}`);
-        const spaced = await this.pictures(academy, file, times, stretch, size, wish.format, path, work);
+        const spaced = await this.pictures(academy, part, times, stretch, size, wish.format, path, work);
         for (const offsetS of spaced) expected.push(atS + offsetS);
         await this.sound(academy, file, stretch, atS, sound, work);
         cut.push(stretch);
@@ -113,7 +129,7 @@ export class Cuts {
       const clip = clips.find((c) => c.id === clipId);
       const angle = angles.find((a) => a.id === clip?.angleId);
       const file = files.find((f) => f.id === angle?.fileId);
-      return clip && file ? [{ clip, file }] : [];
+      return clip && file && angle ? [{ clip, file, region: angle.region }] : [];
     });
     if (!parts.length) throw new JobFault({ code: 'nothing-to-cut' });
     return parts;
@@ -122,7 +138,7 @@ export class Cuts {
   /** Writes the pictures of a stretch; gives when each is shown, in seconds from the first. */
   private async pictures(
     academy: AcademyId,
-    file: MediaFile,
+    part: Omit<Part, 'clip'>,
     times: TimeTable,
     stretch: Stretch,
     size: Size,
@@ -132,13 +148,13 @@ export class Cuts {
   ): Promise<readonly number[]> {
     const { from, to, fromS } = stretch;
     const offsets = Array.from({ length: to - from }, (_, i) => frameStartS(times, from + i) - fromS);
-    const seen = (await this.seek.isByTime(academy, file))
-      ? await this.coded(academy, file, stretch, 'by time', size, format, path, work)
+    const seen = (await this.seek.isByTime(academy, part.file))
+      ? await this.coded(academy, part, stretch, 'by time', size, format, path, work)
       : [];
     const isExact = seen.length === to - from && seen.every((s, i) => Math.abs(s - fromS - offsets[i]!) < ROUNDED_S);
     if (isExact) return offsets;
     // its times are no use, or it could not be begun in the middle: from its beginning on, picture by picture
-    const counted = await this.coded(academy, file, stretch, 'by count', size, format, path, work);
+    const counted = await this.coded(academy, part, stretch, 'by count', size, format, path, work);
     if (counted.length !== to - from)
       throw new JobFault({ code: 'cut-inexact', facts: { frames: counted.length, ofFrames: to - from } });
     return offsets.map((_, i) => (i * lastsS(stretch)) / (to - from));
@@ -147,7 +163,7 @@ export class Cuts {
   /** Codes the pictures of a stretch; gives the times that those it found have in the file, in seconds. */
   private async coded(
     academy: AcademyId,
-    file: MediaFile,
+    part: Omit<Part, 'clip'>,
     stretch: Stretch,
     way: Way,
     size: Size,
@@ -156,6 +172,7 @@ export class Cuts {
     work: AtWork,
   ): Promise<readonly number[]> {
     const { from, to, fromS, toS } = stretch;
+    const { file } = part;
     const demuxer = demuxerOf(file.mime);
     const frames = String(to - from);
     const found =
@@ -172,7 +189,7 @@ export class Cuts {
         ...['-nostdin', '-v', 'error', '-y', '-copyts', ...inputGuard(demuxer)],
         ...(way === 'by time' ? seek : ONE_LINE),
         ...['-i', `file:${this.store.original(academy, file.id)}`, '-filter_complex'],
-        `[0:V:0]${found},${fitted(file, size)},split=2[a][b];[a]${spaced}[v];[b]scale=16:16[c]`,
+        `[0:V:0]${found},${fitted(part, size)},split=2[a][b];[a]${spaced}[v];[b]scale=16:16[c]`,
         ...['-map', '[v]', '-frames:v', frames, '-fps_mode', 'passthrough', '-enc_time_base:v', '-1', '-an'],
         ...[...PICTURES[format], `file:${path}`],
         ...telling('c', to - from),

@@ -10,6 +10,8 @@ type Counts = {
   readonly picked: number;
   readonly shown: number;
   readonly proposed: number;
+  readonly given: number;
+  readonly thrown: number;
   readonly interval: Interval | undefined;
 };
 
@@ -30,6 +32,8 @@ export const evidenceText = (line: Counts, where: Where = 'there'): string => {
   const also = [line.picked ? T.picked(line.picked) : '', line.shown ? T.shown(line.shown) : ''].filter(Boolean);
   const rated = line.attempts ? [ratedText(line, where)] : [];
   const parts = [...rated, ...also];
+  if (line.given) parts.push(T.given(line.given));
+  if (line.thrown) parts.push(T.thrown(line.thrown));
   if (line.proposed) parts.push(T.proposed(line.proposed));
   if (!line.attempts && !line.picked) parts.push(T.unknown);
   return parts.join('; ');

@@ -28,6 +28,8 @@ export const EVIDENCE_TEXT = {
   byWorking: (successes: number) => ` (${successes || 'none'} by working)`,
   picked: (n: number) => `seen ${n}, highlights only`,
   shown: (n: number) => `shown ${n}`,
+  given: (n: number) => `${n} given`,
+  thrown: (n: number) => `${n} thrown away`,
   proposed: (n: number) => `of these ${n} proposed`,
   unknown: 'nothing known of how well it works',
   band: (low: string, high: string) => `leads there by working ${low} to ${high} times in 100`,

@@ -8,6 +8,7 @@ import { CourseLine } from './course/index.js';
 import { DESK_TEXT as T, together, useDesk, useKeySheetRoom, type OnBench } from './desk/index.js';
 import { useDrawRoom } from './drawing/index.js';
 import { KeyHints, OwnKeysHere, isWrittenInto, usePictureKeys } from './keys/index.js';
+import { useInsetRoom } from './inset/index.js';
 import { useLeadRoom } from './lead/index.js';
 import { ClipsHere } from './list/index.js';
 import { useMarkRoom } from './marks/index.js';
@@ -35,6 +36,7 @@ export const BenchTable = ({
   const sheet = useKeySheetRoom(desk);
   const picture = usePictureRoom(desk);
   const drawing = useDrawRoom(desk);
+  const inset = useInsetRoom(desk);
   const todo = useTodoRoom(desk);
   const lead = useLeadRoom(desk, drawing.isOn);
   const views = useViewRoom(desk);
@@ -52,6 +54,7 @@ export const BenchTable = ({
   // who comes first where several have the same key, or something to say
   const now = together([
     drawing.room,
+    inset.room,
     todo,
     lead.room,
     views,
@@ -91,6 +94,7 @@ export const BenchTable = ({
             >
               {lead.onPicture}
               {drawing.onPicture}
+              {inset.onPicture}
             </PictureHere>
           </Box>
           {/* what is told needs room; a narrow window shows the picture, the line and what is in hand */}

@@ -72,7 +72,7 @@ export const ClipRow = ({ view, line, isComputed }: Props): React.JSX.Element =>
     >
       <Box asChild alignSelf={{ base: 'start', lg: 'center' }}>
         <Link to={to} tabIndex={-1} aria-hidden>
-          <Still fileId={file.id} frame={clip.in.frame} width={176} />
+          <Still fileId={file.id} frame={clip.in.frame} width={176} region={view.angle.region} />
         </Link>
       </Box>
       <Box minWidth="0">

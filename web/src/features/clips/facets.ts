@@ -1,24 +1,24 @@
 import {
   COULD,
+  aimReached,
+  errorDecided,
+  finishId,
   EVIDENCE_WORDS,
   depthWord,
   detailChoices,
   evidenceOf,
-  foldPlace,
   gripsAtCommit,
   isResisted,
-  placeName,
-  readPlace,
   resultChoices,
   sayFact,
   type ActionKind,
   type Control,
   type EvidenceHow,
   type FactUse,
-  type PlaceId,
   type Words,
 } from '@odograph/core';
 import type { ClipView } from '../library/index.js';
+import { placeTexts, widerThan, withParent } from './placeFacet.js';
 import { timeLeft, toCommit, toEnd } from './times.js';
 
 /** One way of choosing clips: a part of the sentence. */
@@ -34,42 +34,6 @@ export type Facet = {
   /** Worked out, not said by anybody: words that are typed are not looked for in it. */ readonly isWorkedOut?: true;
   /** A value in words: its name first, then everything else it may be called. `views` may be asked for names. */
   readonly textsOf: (value: string, words: Words, views: readonly ClipView[]) => readonly string[];
-};
-
-const withParent = (place: PlaceId | undefined, words: Words): readonly string[] =>
-  place === undefined ? [] : [...new Set([place, foldPlace(place, words)])];
-
-/** A position whichever side one is on, and any submission won or lost. */
-const ANY_SIDE = 'any side: ';
-const ANY_TAP: Readonly<Record<string, readonly string[]>> = {
-  'any won': ['any submission', 'submission', 'tap', 'they tap', 'finish', 'sub'],
-  'any lost': ['any submission lost', 'tapped', 'lost by submission'],
-};
-const widerThan = (places: readonly string[]): readonly string[] => {
-  const wider = places.flatMap((id) => {
-    const place = readPlace(id);
-    if (place?.kind === 'state') return [`${ANY_SIDE}${place.position}`];
-    return place?.kind === 'submission' ? [place.won ? 'any won' : 'any lost'] : [];
-  });
-  return [...places, ...new Set(wider)];
-};
-
-const placeTexts = (value: string, words: Words): readonly string[] => {
-  if (ANY_TAP[value]) return ANY_TAP[value];
-  if (value.startsWith(ANY_SIDE)) {
-    const word = words.position(value.slice(ANY_SIDE.length));
-    return [`${word?.name ?? value}, either side`, ...(word?.aliases ?? [])];
-  }
-  const place = readPlace(value);
-  const name = placeName(value, words);
-  if (place?.kind === 'state')
-    return [name, ...(words.position(place.position)?.aliases ?? []).map((a) => `${a}, ${place.role}`)];
-  if (place?.kind === 'submission')
-    return [
-      name,
-      ...(words.submission(place.submission)?.aliases ?? []).map((a) => `${a} ${place.won ? 'won' : 'lost'}`),
-    ];
-  return [name];
 };
 
 const KIND_TEXT: Record<Control['kind'], string> = {
@@ -190,6 +154,31 @@ const LIST = [
     any: 'known in any way',
     valuesOf: (v) => [...new Set(evidenceOf(v.attempt).map(({ how }) => how))],
     textsOf: (value) => [EVIDENCE_WORDS[value as EvidenceHow]],
+  },
+  {
+    key: 'aim',
+    label: 'What it was for',
+    lead: 'aimed at',
+    any: 'whatever it aims at',
+    valuesOf: (v) => one(v.attempt.aim && finishId(aimReached(v.attempt.aim))),
+    textsOf: placeTexts,
+  },
+  {
+    key: 'decided',
+    isWorkedOut: true,
+    label: 'Given or thrown away',
+    lead: 'that was',
+    any: 'given, thrown away or neither',
+    valuesOf: (v) => one(errorDecided(v.attempt)),
+    textsOf: itself,
+  },
+  {
+    key: 'run',
+    label: 'Run',
+    lead: 'in the run',
+    any: 'any run',
+    valuesOf: (v) => one(v.attempt.runName || null),
+    textsOf: itself,
   },
   {
     key: 'result',

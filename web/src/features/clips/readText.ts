@@ -1,4 +1,13 @@
-import { finishId, readPhrase, stateId, type Meant, type PhrasePart, type State, type Words } from '@odograph/core';
+import {
+  aimReached,
+  finishId,
+  readPhrase,
+  stateId,
+  type Meant,
+  type PhrasePart,
+  type State,
+  type Words,
+} from '@odograph/core';
 import type { ClipView } from '../library/index.js';
 import { facetOf, gripKey, type FacetKey } from './facets.js';
 
@@ -44,6 +53,10 @@ const wantedOf = (meant: Meant, isSideTyped: boolean): Wanted | undefined => {
       return one('alternative', `${meant.way.by} ${meant.way.isAction ? 'action' : 'reaction'} ${meant.way.what}`);
     case 'clothing':
       return one('clothing', meant.gi ? 'gi' : 'no-gi');
+    case 'known':
+      return one('how', meant.how);
+    case 'aim':
+      return one('aim', finishId(aimReached(meant.aim)));
     case 'who':
     case 'intent':
     case 'depth':

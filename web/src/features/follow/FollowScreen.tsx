@@ -1,11 +1,11 @@
 import { Box, Flex } from '@chakra-ui/react';
-import type { Angle, Drawing, MediaFile, Point } from '@odograph/core';
+import { sizeSeen, type Angle, type Drawing, type MediaFile, type PictureSize, type Point } from '@odograph/core';
 import type { LeadView } from '@odograph/core/contract';
 import { useEffect, useRef, useState } from 'react';
 import { Action, Heading } from '../../design/index.js';
 import { DrawnShapes, OverPicture, PointerDot, drawnSaid, placeIn, useDrawnHere } from '../drawn/index.js';
 import { useLibrary, useMayWrite } from '../library/index.js';
-import { FrameVideo, usePlayer, type PlayerHandle } from '../player/index.js';
+import { FrameVideo, partOf, usePlayer, type PlayerHandle } from '../player/index.js';
 import { FOLLOW_TEXT as T } from './follow.text.js';
 import { LeadLine } from './LeadLine.js';
 import { useFollowing, type Follow } from './useFollowing.js';
@@ -34,13 +34,13 @@ const bring = ({ player }: PlayerHandle, { frame, playing, speed, backwards, loo
 const OnPicture = ({
   handle,
   view,
-  file,
+  size,
   pointer,
   onPointer,
 }: {
   readonly handle: PlayerHandle;
   readonly view: LeadView;
-  readonly file: MediaFile;
+  readonly size: PictureSize;
   readonly pointer: Point | null;
   readonly onPointer: ((at: Point | null) => void) | null;
 }): React.JSX.Element => {
@@ -51,15 +51,15 @@ const OnPicture = ({
   return (
     <OverPicture
       ref={svg}
-      size={file}
+      size={size}
       role="img"
-      aria-label={drawnSaid(drawings, file)}
+      aria-label={drawnSaid(drawings, size)}
       data-testid="drawn"
-      onPointerMove={(event) => onPointer?.(placeIn(svg.current, event, file, isMirrored) ?? null)}
+      onPointerMove={(event) => onPointer?.(placeIn(svg.current, event, size, isMirrored) ?? null)}
       onPointerLeave={() => onPointer?.(null)}
     >
-      <DrawnShapes {...{ drawings, handle, isMirrored }} size={file} />
-      {pointer && <PointerDot at={pointer} size={file} isMirrored={isMirrored} />}
+      <DrawnShapes {...{ drawings, handle, isMirrored, size }} />
+      {pointer && <PointerDot at={pointer} size={size} isMirrored={isMirrored} />}
     </OverPicture>
   );
 };
@@ -118,9 +118,10 @@ const Followed = ({
         )}
       </LeadLine>
       <Box flex="1" minHeight="0" position="relative">
-        <FrameVideo handle={handle} label={title} isMirrored={view.isMirrored}>
+        <FrameVideo handle={handle} label={title} isMirrored={view.isMirrored} part={partOf(angle, file)}>
           <OnPicture
-            {...{ handle, view, file }}
+            {...{ handle, view }}
+            size={sizeSeen(angle, file)}
             pointer={isLead || isAway ? null : view.pointer}
             onPointer={isLead ? point : null}
           />

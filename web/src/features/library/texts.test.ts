@@ -41,6 +41,8 @@ describe('evidence in words', () => {
     picked: 0,
     shown: 0,
     proposed: 0,
+    given: 0,
+    thrown: 0,
     interval: undefined,
   };
 
@@ -55,6 +57,10 @@ describe('evidence in words', () => {
 
   test('when some of it was only proposed, that should stand beside the figure', () => {
     expect(evidenceText({ ...line, proposed: 2 })).toBe(`${evidenceText(line)}; of these 2 proposed`);
+  });
+
+  test('when a mistake that nobody brought about decided it, that should stand beside the figure', () => {
+    expect(evidenceText({ ...line, given: 2, thrown: 1 })).toBe(`${evidenceText(line)}; 2 given; 1 thrown away`);
   });
 
   test('when clips were picked or only shown, no rate should be claimed', () => {

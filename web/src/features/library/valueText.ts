@@ -9,7 +9,10 @@ import {
   sayHold,
   sayReaction,
   stateId,
+  sayAim,
   type Alternative,
+  type AttemptAim,
+  type Region,
   type AnswerUse,
   type BecauseLink,
   type Control,
@@ -52,6 +55,9 @@ const TELLERS: Readonly<Record<string, (value: never, words: Words) => string>> 
   controls: (value: readonly Control[], words) => list(value.map((c) => sayHold(c, words))),
   reactions: (value: readonly ReactionUse[], words) => list(value.map((r) => sayReaction(r, words))),
   reasons: (value: readonly ReasonUse[], words) => list(value.map((r) => words.name('reason', r.reason))),
+  aim: (value: AttemptAim, words) => sayAim(value, words),
+  region: (value: Region) =>
+    [value.left, value.top, value.right, value.bottom].map((n) => `${Math.round(n * 100)} %`).join(', '),
   wanted: (value: string, words) => words.name('reaction', value),
   errors: (value: readonly ErrorUse[], words) =>
     list(value.map((e) => `${e.what === null ? 'a mistake' : words.name('reason', e.what)}, ${e.cause}`)),

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { Action, CautionNote, Sentence } from '../../design/index.js';
 import { useWords, type ClipView } from '../library/index.js';
-import { FrameVideo, playsByItself, usePlayer, usePlayerState } from '../player/index.js';
+import { FrameVideo, partOf, playsByItself, usePlayer, usePlayerState } from '../player/index.js';
 import { CLIP_ON_THE_SPOT_TEXT } from './map.text.js';
 
 const Playing = ({ view }: { readonly view: ClipView }): React.JSX.Element => {
@@ -23,7 +23,7 @@ const Playing = ({ view }: { readonly view: ClipView }): React.JSX.Element => {
           aria-label={isPlaying ? CLIP_ON_THE_SPOT_TEXT.holdThePicture : CLIP_ON_THE_SPOT_TEXT.play}
           onClick={() => handle.player?.toggle()}
         >
-          <FrameVideo handle={handle} label={view.footage.title} />
+          <FrameVideo handle={handle} label={view.footage.title} part={partOf(view.angle, view.file)} />
         </button>
       </Box>
     </Box>

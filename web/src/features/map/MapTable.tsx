@@ -114,6 +114,8 @@ export const MapTable = ({
               <td>{line.picked || ''}</td>
               <td>{line.shown || ''}</td>
               <td>{line.proposed || ''}</td>
+              <td>{line.given || ''}</td>
+              <td>{line.thrown || ''}</td>
             </Box>
           ))}
         </tbody>

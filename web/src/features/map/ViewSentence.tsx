@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import type { CountingView, Setting } from '@odograph/core';
+import { SKEWS, type CountingView, type Setting, type Skew } from '@odograph/core';
 import { useDispatch, useSelector } from 'react-redux';
 import { Action, Picked, Ruled } from '../../design/index.js';
 import { useLibrary } from '../library/index.js';
@@ -87,6 +87,18 @@ export const ViewSentence = (): React.JSX.Element => {
         <option value="">{T.anyClothing}</option>
         <option>{VIEW_SENTENCE_TEXT.gi}</option>
         <option>{VIEW_SENTENCE_TEXT.noGi}</option>
+      </Picked>
+      <Picked
+        aria-label={T.skewed}
+        fontSize="16px"
+        value={view.skewedBy ?? ''}
+        onChange={(e) => set({ skewedBy: (e.target.value || undefined) as Skew | 'nothing' | undefined })}
+      >
+        <option value="">{T.anySkew}</option>
+        <option value="nothing">{T.noSkew}</option>
+        {SKEWS.map((skew) => (
+          <option key={skew}>{skew}</option>
+        ))}
       </Picked>
       {T.from_}
       <Ruled

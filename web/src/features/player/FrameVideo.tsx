@@ -1,10 +1,38 @@
 import { Box } from '@chakra-ui/react';
-import { timecode } from '@odograph/core';
-import type { ReactNode } from 'react';
+import { sizeSeen, timecode, type Angle, type MediaFile, type Region } from '@odograph/core';
+import type { CSSProperties, ReactNode } from 'react';
 import { Mono, faultText } from '../../design/index.js';
 import type { PlayerState } from './FramePlayer.js';
 import { usePlayerState, type PlayerHandle } from './usePlayer.js';
 import { FRAME_VIDEO_TEXT } from './player.text.js';
+
+/** A part of a picture: an inset, with the shape that it has, width / height. */
+export type Part = { readonly region: Region; readonly shape: number };
+
+/** The part of a file's picture that an angle shows; undefined where it shows all of it. */
+export const partOf = (angle: Pick<Angle, 'region'>, file: Pick<MediaFile, 'width' | 'height'>): Part | undefined => {
+  if (!angle.region) return undefined;
+  const { width, height } = sizeSeen(angle, file);
+  return { region: angle.region, shape: width / height };
+};
+
+/** A box of the part's shape, as large as there is room, that shows the part of the picture and nothing beside it. */
+const partStyles = ({ region, shape }: Part): { readonly box: CSSProperties; readonly picture: CSSProperties } => {
+  const [width, height] = [region.right - region.left, region.bottom - region.top];
+  return {
+    box: {
+      ...{ position: 'relative', overflow: 'hidden', aspectRatio: String(shape) },
+      width: `min(100cqw, 100cqh * ${shape})`,
+    },
+    picture: {
+      ...{ position: 'absolute', maxWidth: 'none', objectFit: 'fill' },
+      ...{ width: `${100 / width}%`, height: `${100 / height}%` },
+      ...{ left: `${(-100 * region.left) / width}%`, top: `${(-100 * region.top) / height}%` },
+    },
+  };
+};
+
+const WHOLE = { width: '100%', height: '100%' } as const;
 
 /** The picture with its time in a corner. `m:ss.ff` and the frame of the file stand at the lower right, off until something is loaded. */
 export const FrameVideo = ({
@@ -14,6 +42,7 @@ export const FrameVideo = ({
   clock,
   caption,
   isMirrored = false,
+  part,
   children,
 }: {
   readonly handle: PlayerHandle;
@@ -26,12 +55,16 @@ export const FrameVideo = ({
   readonly caption?: (frame: number) => string;
   /** Turned over, left for right. */
   readonly isMirrored?: boolean;
+  /** Only this part of it is shown. */
+  readonly part?: Part | undefined;
   /** What lies on the picture. */
   readonly children?: ReactNode;
 }): React.JSX.Element => {
   const { table, src, medium, readyFrames, fault, onScreen } = handle;
   const state = usePlayerState(handle, (now) => now);
   const [says, reads, text] = [manner?.(state), clock?.(state.frame), caption?.(state.frame)];
+  const styles = part && partStyles(part);
+  const turned = isMirrored ? { transform: 'scaleX(-1)' } : {};
   return (
     <Box
       position="relative"
@@ -50,21 +83,24 @@ export const FrameVideo = ({
           {table && medium === undefined && !fault && FRAME_VIDEO_TEXT.itsBeingMadeReady}
         </Box>
       ) : (
-        <video
-          key={medium}
-          ref={onScreen}
-          src={src}
-          preload="auto"
-          playsInline
-          aria-label={label}
-          style={{
-            width: '100%',
-            height: '100%',
-            objectFit: 'contain',
-            display: 'block',
-            ...(isMirrored ? { transform: 'scaleX(-1)' } : {}),
-          }}
-        />
+        <Box
+          width="100%"
+          height="100%"
+          {...(styles ? { display: 'grid', placeItems: 'center', containerType: 'size' } : {})}
+          style={turned}
+        >
+          <div style={styles?.box ?? WHOLE} data-testid={styles && 'part'}>
+            <video
+              key={medium}
+              ref={onScreen}
+              src={src}
+              preload="auto"
+              playsInline
+              aria-label={label}
+              style={{ ...WHOLE, objectFit: 'contain', display: 'block', ...styles?.picture }}
+            />
+          </div>
+        </Box>
       )}
       {children}
       {text && (

@@ -59,7 +59,7 @@ const Step = ({
       borderBottomWidth="1px"
     >
       {shown ? (
-        <Still fileId={shown.file.id} frame={shown.clip.in.frame} width={176} />
+        <Still fileId={shown.file.id} frame={shown.clip.in.frame} width={176} region={shown.angle.region} />
       ) : (
         <Box width="176px" height="99px" borderWidth="1px" padding="2" color="inkSoft" fontSize="14px">
           {T.noClip}

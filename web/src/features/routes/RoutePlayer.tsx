@@ -13,7 +13,7 @@ import {
   useSize,
 } from '../../design/index.js';
 import { useClipViews, useRole, useWords, type ClipView } from '../library/index.js';
-import { FrameVideo, playsByItself, usePlayer } from '../player/index.js';
+import { FrameVideo, partOf, playsByItself, usePlayer } from '../player/index.js';
 import { clipOfShown } from './clipOfShown.js';
 import type { ShownStep } from './keptRoute.js';
 import { RouteProfile } from './RouteProfile.js';
@@ -36,7 +36,7 @@ const Screen = ({ view }: { readonly view: ClipView }): React.JSX.Element => {
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
   }, [handle.player]);
-  return <FrameVideo handle={handle} label={view.footage.title} />;
+  return <FrameVideo handle={handle} label={view.footage.title} part={partOf(view.angle, view.file)} />;
 };
 
 const StepSheet = ({

@@ -30,6 +30,8 @@ const lineWithoutEvidence = ({ id, from, action, to }: RouteStep): MapLine => ({
   picked: 0,
   shown: 0,
   proposed: 0,
+  given: 0,
+  thrown: 0,
   attemptIds: [],
 });
 

@@ -18,7 +18,7 @@ const At = ({ todo }: { readonly todo: Todo }): React.JSX.Element | null => {
   const to = `/break-down/${of.id}?angle=${angle.id}&frame=${todo.at.frame}`;
   return (
     <Link to={to} aria-label={T.look(of.title, code)}>
-      <Still fileId={angle.fileId} frame={todo.at.frame} width={176} />
+      <Still fileId={angle.fileId} frame={todo.at.frame} width={176} region={angle.region} />
       <Box fontSize="14px" color="inkSoft">
         {of.title}, {code}
       </Box>

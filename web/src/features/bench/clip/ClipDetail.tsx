@@ -57,6 +57,19 @@ export const ClipDetail = ({
         )}
       </Bare>
     ))}
+    {instants.own.map(({ name, at }) => (
+      <Box key={name} as="span" data-testid="own-instant">
+        <Bare type="button" tabIndex={-1} aria-label={`${T.goTo} ${name}`} onClick={() => instants.goTo(at)}>
+          {name}{' '}
+          <Mono fontSize="13px" color="ink">
+            {timecode(table, Math.min(at.frame, frameCount(table) - 1))}
+          </Mono>
+        </Bare>{' '}
+        <Bare type="button" tabIndex={-1} aria-label={T.removeOwn(name)} onClick={() => instants.remove(name)}>
+          ×
+        </Bare>
+      </Box>
+    ))}
     {loops.from !== null && (
       <Box color="inHand">
         <Caps text={T.loopFrom(timecode(table, loops.from))} />
@@ -80,6 +93,14 @@ export const ClipDetail = ({
             <Caps text="{9}" />
           </Mono>{' '}
           {chain.does}
+        </Bare>
+      )}{' '}
+      {chain.run && (
+        <Bare type="button" tabIndex={-1} color="ink" onClick={chain.run.play} data-testid="run">
+          <Mono fontSize="12px">
+            <Caps text="{$}" />
+          </Mono>{' '}
+          {T.run(chain.run.count, chain.run.name)}
         </Bare>
       )}
     </Box>

@@ -4,6 +4,11 @@ export const INSTANT_TEXT = {
   notSaid: 'not marked',
   assumed: 'Nobody said where it ended; this is where the loop round the mark did.',
   outside: (name: string): string => `The clip doesn’t reach this frame, so ${name} stays where it was.`,
+  own: 'What happens here',
+  ownHint: 'A name for this instant: “hips switch”. Enter keeps it, Esc leaves it.',
+  ownRefusal: 'It needs a name of up to 40 letters, and the clip has to reach this frame.',
+  removeOwn: (name: string): string => `Take “${name}” off`,
+  run: (count: number, name: string): string => (name ? `play “${name}” (${count})` : `play the run of ${count}`),
   order: 'Start, commit and end have to come in that order, so nothing changed.',
   loopFrom: (code: string): string => `a loop from ${code}: {u} where it ends`,
   loop: (nth: number, speed: number): string =>

@@ -2,6 +2,7 @@ import {
   answersIn,
   counteredBy,
   linkAttempts,
+  runOf,
   placeName,
   timecode,
   type Answer,
@@ -21,6 +22,11 @@ export type Chain = {
   /** What it answers, in words; null where it answers nothing. */ readonly answers: string | null;
   /** What the key does to the link. */ readonly does: string | null;
   readonly turn: () => void;
+  /** The run of linked attempts that the one in hand is part of: how many, what it is called, and playing it as one. */ readonly run: {
+    readonly count: number;
+    readonly name: string;
+    readonly play: () => void;
+  } | null;
   readonly keys: KeyTable;
 };
 
@@ -33,8 +39,25 @@ const answerText = (answer: Answer, words: Words): string =>
         words.action(answer.reaction) ? words.name('action', answer.reaction) : words.name('reaction', answer.reaction),
       );
 
+/** The run that the attempt in hand is part of, played from the first clip's in to the last one's out. */
+const useRun = ({ bench, selected, handle: { player } }: Desk, links: readonly Link[]): Chain['run'] => {
+  if (!selected) return null;
+  const ids = runOf(selected.attempt.id, links);
+  const clips = bench.clips.filter((v) => ids.includes(v.attempt.id));
+  if (ids.length < 2 || clips.length < 2) return null;
+  const inFrame = Math.min(...clips.map((v) => v.clip.in.frame));
+  const outFrame = Math.max(...clips.map((v) => v.clip.out.frame));
+  const play = (): void => {
+    player?.loop({ inFrame, outFrame });
+    player?.seek(inFrame);
+    player?.play();
+  };
+  return { count: ids.length, name: clips.find((v) => v.attempt.runName)?.attempt.runName ?? '', play };
+};
+
 /** How the attempt in hand hangs together with the ones before it, and cutting or setting that by hand. */
-export const useChain = ({ bench, words, selected, before, table }: Desk): Chain => {
+export const useChain = (desk: Desk): Chain => {
+  const { bench, words, selected, before, table } = desk;
   const codeOf = (view: ClipView): string => (table ? timecode(table, view.clip.in.frame) : '');
   const edit = useEdit();
   const links = useMemo(() => linkAttempts(bench.timed, words), [bench.timed, words]);
@@ -63,6 +86,7 @@ export const useChain = ({ bench, words, selected, before, table }: Desk): Chain
     const id = countered.attempt.id;
     edit({ kind: 'attempt', id: attempt.id, changes: { counterOfId: attempt.counterOfId === id ? null : id } });
   };
+  const run = useRun(desk, links);
   const isLinked = link !== undefined && link.kind !== 'seam';
   const does =
     attempt === undefined
@@ -82,6 +106,11 @@ export const useChain = ({ bench, words, selected, before, table }: Desk): Chain
     answers: answer.length ? answer.map((a) => answerText(a, words)).join(', and ') : null,
     does,
     turn,
-    keys: { ...(does === null ? {} : { '9': turn }), ...(countered ? { '&': counter } : {}) },
+    run,
+    keys: {
+      ...(does === null ? {} : { '9': turn }),
+      ...(countered ? { '&': counter } : {}),
+      ...(run ? { $: run.play } : {}),
+    },
   };
 };

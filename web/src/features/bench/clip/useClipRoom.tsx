@@ -1,15 +1,15 @@
-import { timecode, type Link } from '@odograph/core';
+import { MOMENT_NAME_LIMIT, timecode, type Link } from '@odograph/core';
 import { ToBin } from '../../bin/index.js';
 import { useLibrary } from '../../library/index.js';
 import { useEdit } from '../../replica/index.js';
-import { BenchHint, PARTS, wayOf, type Desk, type Edge, type Room } from '../desk/index.js';
+import { AskLine, BenchHint, PARTS, wayOf, type Desk, type Edge, type Room } from '../desk/index.js';
 import { ClipDetail } from './ClipDetail.js';
-import { CLIP_TEXT as T } from './clip.text.js';
+import { CLIP_TEXT as T, INSTANT_TEXT } from './clip.text.js';
 import { useChain } from './useChain.js';
 import { useCutting, type Cutting } from './useCutting.js';
 import { useInstants } from './useInstants.js';
 import { useLoops } from './useLoops.js';
-import { EDGE_KEYS, type KeyTable } from '../keys/index.js';
+import { ASK_KEYS, EDGE_KEYS, type KeyTable } from '../keys/index.js';
 
 export type ClipRoom = {
   readonly cutting: Cutting;
@@ -47,7 +47,7 @@ const watchingKeys = ({ bench, handle: { player, frame }, selected, select }: De
 
 /** The clip in hand, and how one comes to be. */
 export const useClipRoom = (desk: Desk): ClipRoom => {
-  const { hand, table, handle, selected, move, mayWrite, select } = desk;
+  const { hand, table, handle, selected, move, mayWrite, select, toPicture } = desk;
   const edit = useEdit();
   const { routes } = useLibrary();
   const cutting = useCutting(desk);
@@ -71,8 +71,13 @@ export const useClipRoom = (desk: Desk): ClipRoom => {
     ...instants.keys,
     ...loops.keys,
     ...chain.keys,
+    ...(selected ? { '@': () => move({ does: 'ask', asks: 'moment' }) } : {}),
     'ctrl+z': () => edit({ kind: 'undo' }),
     'ctrl+y': () => edit({ kind: 'redo' }),
+  };
+  const onNamed = (typed: string): boolean => {
+    const name = typed.trim();
+    return name !== '' && name.length <= MOMENT_NAME_LIMIT && instants.call(name);
   };
   const way = wayOf(hand);
   /** The edge that is dragged stays where it was. */
@@ -91,6 +96,22 @@ export const useClipRoom = (desk: Desk): ClipRoom => {
         ...(way?.by === 'edge' ? { Escape: () => letBe(way.edge) } : {}),
       },
       ...(way?.by === 'edge' && { hints: EDGE_KEYS }),
+      ...(hand.is === 'question' &&
+        hand.asks === 'moment' && {
+          hints: ASK_KEYS,
+          panel: (
+            <AskLine
+              label={INSTANT_TEXT.own}
+              hint={INSTANT_TEXT.ownHint}
+              refusal={INSTANT_TEXT.ownRefusal}
+              onSaid={onNamed}
+              onLeave={() => {
+                move({ does: 'answer' });
+                toPicture();
+              }}
+            />
+          ),
+        }),
       ...(selected &&
         way?.by === 'bin' && {
           panel: (

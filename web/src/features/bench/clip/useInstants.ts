@@ -33,10 +33,15 @@ export type Instants = {
   readonly rows: readonly NamedInstant[];
   readonly keys: KeyTable;
   readonly problem: string | null;
-  readonly goTo: (instant: NamedInstant) => void;
+  readonly goTo: (instant: Pick<NamedInstant, 'frame'>) => void;
+  /** Instants by names of their own, in their order. */ readonly own: readonly KeyMoment[];
+  /** Gives the frame that is shown a name; false where the clip doesn't reach it. */ readonly call: (
+    name: string,
+  ) => boolean;
+  readonly remove: (name: string) => void;
 };
 
-const isKeyMoment = (name: InstantName): name is KeyMoment['name'] => KEY_MOMENTS.some((n) => n === name);
+const isKeyMoment = (name: string): name is (typeof KEY_MOMENTS)[number] => KEY_MOMENTS.some((n) => n === name);
 
 const without = (moments: readonly KeyMoment[], name: string): readonly KeyMoment[] =>
   moments.filter((m) => m.name !== name);
@@ -78,6 +83,11 @@ const against = (view: ClipView, name: InstantName, at: number): string | null =
   return null;
 };
 
+const NONE: Instants = {
+  ...{ rows: [], keys: {}, problem: null, own: [] },
+  ...{ goTo: () => undefined, call: () => false, remove: () => undefined },
+};
+
 /** The instants of the clip in hand, each set by a digit where the picture stands; once more on the same frame takes it off. E goes to the next one. */
 export const useInstants = (
   view: ClipView | undefined,
@@ -85,11 +95,19 @@ export const useInstants = (
 ): Instants => {
   const edit = useEdit();
   const [problem, setProblem] = useState<{ readonly clipId: string; readonly text: string } | null>(null);
-  if (!view || !table) return { rows: [], keys: {}, problem: null, goTo: () => undefined };
+  if (!view || !table) return NONE;
   const { clip, attempt } = view;
   const rows = rowsOf(view);
   const mistake = mistakeIn(view);
-  const goTo = ({ frame: at }: NamedInstant): void => {
+  const own = clip.keyMoments.filter((m) => !isKeyMoment(m.name)).sort((a, b) => a.at.frame - b.at.frame);
+  const keep = (keyMoments: readonly KeyMoment[]): void => edit({ kind: 'clip', id: clip.id, changes: { keyMoments } });
+  const call = (name: string): boolean => {
+    const at = frame();
+    const isIn = at >= clip.in.frame && at <= clip.out.frame;
+    if (isIn) keep([...without(clip.keyMoments, name), { name, at: instantAt(table, at) }]);
+    return isIn;
+  };
+  const goTo = ({ frame: at }: Pick<NamedInstant, 'frame'>): void => {
     if (at === null) return;
     player?.pause();
     player?.seek(at);
@@ -103,8 +121,7 @@ export const useInstants = (
     const isSame = before === at && !isAssumed;
     if (isKeyMoment(name)) {
       const moments = without(clip.keyMoments, name);
-      const keyMoments = isSame ? moments : [...moments, { name, at: instantAt(table, at) }];
-      edit({ kind: 'clip', id: clip.id, changes: { keyMoments } });
+      keep(isSame ? moments : [...moments, { name, at: instantAt(table, at) }]);
       return;
     }
     if (name === UNTIL) {
@@ -122,13 +139,13 @@ export const useInstants = (
     });
   };
   const toNext = (): void => {
-    const there = rows.flatMap((row) => (row.frame === null ? [] : [row])).sort((a, b) => a.frame! - b.frame!);
-    const next = there.find((row) => row.frame! > frame()) ?? there[0];
-    if (next) goTo(next);
+    const there = [...rows.flatMap((row) => row.frame ?? []), ...own.map((m) => m.at.frame)].sort((a, b) => a - b);
+    const next = there.find((at) => at > frame()) ?? there[0];
+    if (next !== undefined) goTo({ frame: next });
   };
   return {
-    rows,
-    goTo,
+    ...{ rows, goTo, own, call },
+    remove: (name) => keep(without(clip.keyMoments, name)),
     problem: problem?.clipId === clip.id ? problem.text : null,
     keys: { ...Object.fromEntries(rows.map((row) => [row.key, () => set(row)])), e: toNext },
   };

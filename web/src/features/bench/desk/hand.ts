@@ -20,7 +20,7 @@ export type Held =
   | { readonly is: 'clip'; readonly clipId: string; readonly way: Way }
   | { readonly is: 'stretch'; readonly stretch: StretchInHand }
   | { readonly is: 'mark'; readonly momentId: string };
-export type Question = 'go to' | 'clock' | 'draw' | 'to do' | 'view';
+export type Question = 'go to' | 'clock' | 'draw' | 'to do' | 'view' | 'moment' | 'inset';
 /** What has the hand on the bench: one thing at a time. What is asked lies over what was in hand, which is in hand again once it is answered. */
 export type Hand = Held | { readonly is: 'question'; readonly asks: Question; readonly over: Held };
 

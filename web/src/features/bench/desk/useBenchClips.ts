@@ -5,9 +5,9 @@ import { useClipViews, useLibrary, type ClipView } from '../../library/index.js'
 /** A camera that filmed the footage: an angle with its file. */
 export type Camera = { readonly angle: Angle; readonly file: MediaFile };
 
-/** What a camera is called: its file, and that it is a replay. */
+/** What a camera is called: its file, and that it is a replay or an inset. */
 export const cameraName = ({ angle, file }: Camera): string =>
-  `${fileTitle(file.name)}${angle.kind === 'replay' ? ', replay' : ''}`;
+  `${fileTitle(file.name)}${angle.kind === 'replay' ? ', replay' : ''}${angle.region ? ', inset' : ''}`;
 
 /** One footage on the bench as one camera sees it: the clips cut from that camera in order, the attempts with their instants. */
 export type OnBench = Camera & {

@@ -1,4 +1,12 @@
-import { BARE_DRAWING, SHAPE_KINDS, type Drawing, type DrawingChanges, type Instant, type Shape } from '@odograph/core';
+import {
+  BARE_DRAWING,
+  SHAPE_KINDS,
+  sizeSeen,
+  type Drawing,
+  type DrawingChanges,
+  type Instant,
+  type Shape,
+} from '@odograph/core';
 import { useState, type ReactNode } from 'react';
 import { v7 as newId } from 'uuid';
 import { useDrawnHere } from '../../drawn/index.js';
@@ -141,7 +149,7 @@ export const useDrawRoom = (
     onPicture: (seen.length > 0 || isDrawing) && (
       <DrawSurface
         drawings={seen}
-        size={bench.file}
+        size={sizeSeen(bench.angle, bench.file)}
         isMirrored={isMirrored}
         hand={isDrawing && !track.isRecording ? draw : null}
         onMove={onMove}

@@ -111,6 +111,9 @@ export const KEY_ACTIONS: readonly { readonly press: string; readonly does: stri
   { press: '>', does: 'lead others, or stop' },
   { press: '<', does: 'keep this instant, and back to it' },
   { press: '%', does: 'how well the clip shows it from here' },
+  { press: '_', does: 'mark a small picture as a camera' },
+  { press: '@', does: 'a name for this instant' },
+  { press: '$', does: 'play the whole run' },
   { press: '&', does: 'it counters what they did just before' },
   { press: '#', does: 'draw on the picture' },
   { press: '!', does: 'put this frame on the to-do list' },
@@ -204,6 +207,14 @@ export const DRAW_KEYS: readonly Hint[] = [
   { keys: 'P', does: 'pointer', press: 'p' },
   { keys: 'Z', does: 'turn over', press: 'z' },
   { keys: 'esc', does: 'back', press: 'Escape' },
+];
+
+/** Keys that work while a small picture in the picture is marked. */
+export const INSET_KEYS: readonly Hint[] = [
+  { keys: '← ↑ → ↓', does: 'move it', press: 'ArrowLeft' },
+  { keys: 'shift ← ↑ → ↓', does: 'size it', press: 'shift+ArrowLeft' },
+  { keys: 'enter', does: 'make it a camera', press: 'Enter' },
+  { keys: 'esc', does: 'leave it', press: 'Escape' },
 ];
 
 /** Keys that work while the clip in hand lies beside another one. */

@@ -1,13 +1,19 @@
 import {
   BARE_ALTERNATIVE,
   EVIDENCE_WORDS,
+  aimText,
+  angleClock,
+  footageSeconds,
   linksTold,
   sayAlternative,
   sayLink,
   sayPart,
+  timeToAct,
   withAlternativeDetail,
   withEvidence,
   type Attempt,
+  type Instant,
+  type Library,
   type Words,
 } from '@odograph/core';
 import { v7 as newId } from 'uuid';
@@ -24,6 +30,8 @@ export type Shown = { readonly angleId: string; readonly frame: number };
 export const isWhySaid = (attempt: Attempt): boolean =>
   attempt.alternatives.length + attempt.links.length + attempt.evidence.length > 0 ||
   attempt.form !== '' ||
+  attempt.aim !== null ||
+  attempt.runName !== '' ||
   attempt.resisted !== null ||
   attempt.shownAs === 'mistake' ||
   attempt.counterOfId !== null ||
@@ -32,7 +40,17 @@ export const isWhySaid = (attempt: Attempt): boolean =>
 type Changes = Partial<
   Pick<
     Attempt,
-    'alternatives' | 'links' | 'evidence' | 'form' | 'resisted' | 'shownAs' | 'counterOfId' | 'parentId' | 'series'
+    | 'alternatives'
+    | 'links'
+    | 'evidence'
+    | 'form'
+    | 'aim'
+    | 'runName'
+    | 'resisted'
+    | 'shownAs'
+    | 'counterOfId'
+    | 'parentId'
+    | 'series'
   >
 >;
 
@@ -69,6 +87,10 @@ const changesBy = (said: WhySaid, { attempt, at }: Saying, shown: Shown | null):
     }
     case 'form':
       return { form: said.form };
+    case 'aim':
+      return { aim: said.aim };
+    case 'run':
+      return { runName: said.name };
     case 'resisted':
       return { resisted: said.resisted };
     case 'shown as':
@@ -76,6 +98,17 @@ const changesBy = (said: WhySaid, { attempt, at }: Saying, shown: Shown | null):
     case 'counter':
       return { counterOfId: said.of };
   }
+};
+
+/** When an instant of an attempt is, in seconds of the footage. */
+const secondsOn = (
+  { angleId }: Attempt,
+  angles: Library['angles'],
+  files: Library['files'],
+): ((at: Instant) => number) => {
+  const angle = angles.find((a) => a.id === angleId);
+  const file = files.find((f) => f.id === angle?.fileId);
+  return ({ pts }) => (angle && file ? footageSeconds(angleClock(angle, file), pts) : 0);
 };
 
 type Item = { readonly key: string; readonly text: string; readonly without: Changes };
@@ -98,13 +131,31 @@ const mannersOf = (attempt: Attempt, attempts: readonly Attempt[], words: Words)
   ];
 };
 
+/** Until when it was there, and how long there was to act. */
+const untilText = (
+  attempt: Attempt,
+  alternative: Attempt['alternatives'][number],
+  seconds: (at: Instant) => number,
+): string => {
+  if (!alternative.until) return '';
+  const left = timeToAct(attempt, alternative, seconds);
+  return `${T.untilFrame(alternative.until.frame)}${left ? T.toAct(left.seconds, left.frames) : ''}`;
+};
+
 /** What is said, each with what is left without it, in the order in which it is told. */
-const itemsOf = (attempt: Attempt, attempts: readonly Attempt[], words: Words): readonly Item[] => [
+const itemsOf = (
+  attempt: Attempt,
+  attempts: readonly Attempt[],
+  words: Words,
+  seconds: (at: Instant) => number,
+): readonly Item[] => [
   ...mannersOf(attempt, attempts, words),
+  ...(attempt.aim ? [{ key: 'aim', text: aimText(attempt.intent, attempt.aim, words), without: { aim: null } }] : []),
+  ...(attempt.runName ? [{ key: 'run', text: T.run(attempt.runName), without: { runName: '' } }] : []),
   ...(attempt.form ? [{ key: 'form', text: T.by(attempt.form), without: { form: '' } }] : []),
   ...attempt.alternatives.map((a) => ({
     key: a.id,
-    text: `${sayAlternative(a, words)}${a.until ? T.untilFrame(a.until.frame) : ''}`,
+    text: `${sayAlternative(a, words)}${untilText(attempt, a, seconds)}`,
     without: { alternatives: attempt.alternatives.filter((o) => o !== a) },
   })),
   ...attempt.links.map((l) => ({
@@ -128,9 +179,9 @@ export const WhyField = ({
   readonly shown?: (() => Shown | null) | undefined;
 }): React.JSX.Element | null => {
   const { attempt, words, find, change, next } = saying;
-  const { attempts } = useLibrary();
+  const { attempts, angles, files } = useLibrary();
   if (attempt.action === null) return null;
-  const items = itemsOf(attempt, attempts, words);
+  const items = itemsOf(attempt, attempts, words, secondsOn(attempt, angles, files));
   return (
     <>
       <Soft>{T.before}</Soft>

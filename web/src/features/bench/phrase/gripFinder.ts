@@ -1,8 +1,10 @@
 import {
   factChoices,
   holdDetailChoices,
+  handedChoices,
   holdFinder,
   matchWords,
+  mayBeFrom,
   sayControl,
   sayFact,
   type Control,
@@ -50,11 +52,18 @@ export const gripFinder = (
   from: State | null,
   controls: readonly Control[],
   gi: boolean,
+  /** What was held in the attempt before. */ controlsBefore: readonly Control[] = [],
 ): ((typed: string) => readonly Found<Stood>[]) => {
   const held = controls.filter((c) => c.holder === 'subject');
   const found = holdFinder(words, usual, { from, held, gi });
   const last = held.at(-1);
-  const details = last ? detailsOf(last.target, words) : [];
+  const handed = last
+    ? handedChoices(mayBeFrom(last, controls, controlsBefore)).map(({ value, ...said }): Sayable<Stood> => ({
+        ...said,
+        value: { is: 'detail', detail: value },
+      }))
+    : [];
+  const details = last ? [...detailsOf(last.target, words), ...handed] : [];
   const facts = factsOf(words, from?.role ?? null);
   return (typed) => {
     const holds = found(typed).map(({ hold, name }): Found<Stood> => {
@@ -71,7 +80,7 @@ export const gripFinder = (
       via: text,
     });
     // *wrist* is a further hold, *at the wrist* where the last one is
-    const isAbout = /^(at|to) /i.test(typed.trim());
+    const isAbout = /^(at|to|from) /i.test(typed.trim());
     const isFirst = ({ value, score }: (typeof said)[number]): boolean =>
       score >= WHOLE && (value.is === 'fact' || isAbout);
     const whole = said.filter(isFirst);

@@ -163,6 +163,8 @@ export const WHY_TEXT = {
   known: (what: string, how: string, isProved: boolean): string =>
     `${what}: ${how}${isProved ? ', shown on another camera' : ''}`,
   by: (text: string): string => `done ${text}`,
+  aim: (what: string): string => `aimed at ${what}`,
+  run: (name: string): string => `the run is called “${name}”`,
   quoted: (text: string): string => `“${text}”`,
   resisted: (isResisted: boolean): string => (isResisted ? 'they resisted' : 'they didn’t resist'),
   asMistake: 'shown as a mistake',
@@ -172,6 +174,7 @@ export const WHY_TEXT = {
   proof: 'this frame shows it',
   until: 'until this frame',
   untilFrame: (frame: number): string => `, until frame ${frame}`,
+  toAct: (seconds: number, frames: number): string => ` (${seconds.toFixed(1)} s to act, ${frames} frames)`,
   tooLate: (reason: string): string => `but ${reason}`,
   opens: (what: string): string => `opens ${what}`,
   tooEarly: 'This frame is before the attempt starts. Go to where it still would have worked.',
@@ -205,6 +208,8 @@ export const LEADS: Readonly<Record<Meant['part'] | 'their grip', string>> = {
   reason: 'because',
   fact: '',
   alternative: 'also there',
+  aim: '',
+  known: '',
 };
 /** How one more of the same part begins. */
 export const MORE: Partial<Record<Meant['part'], string>> = { grip: 'and', reaction: 'then', reason: 'and' };
@@ -223,4 +228,6 @@ export const AS: Readonly<Record<Meant['part'], string>> = {
   reason: 'why',
   fact: 'how they stood',
   alternative: 'what else was there',
+  aim: 'what it was for',
+  known: 'how it’s known',
 };

@@ -28,6 +28,8 @@ type Said = Pick<
   | 'controls'
   | 'facts'
   | 'form'
+  | 'aim'
+  | 'runName'
   | 'alternatives'
   | 'links'
   | 'evidence'

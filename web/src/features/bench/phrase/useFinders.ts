@@ -134,6 +134,7 @@ export const useFinders = (
   const { athletes, footage } = view;
   const word = words.action(action ?? '');
   const { attempts } = useLibrary();
+  const beforeControls = before?.attempt.controls;
   const hasReaction = view.attempt.reactions.length > 0;
   const result = proposedResult(view.attempt, words);
   const find = useMemo(
@@ -144,7 +145,7 @@ export const useFinders = (
       ]),
       from: lazily(() => among(placeChoices(words, left === undefined ? [] : [left], usual()))),
       place: lazily(() => among(placeChoices(words, [], usual()))),
-      holds: lazily(() => gripFinder(words, usual(), state, controls, footage.gi)),
+      holds: lazily(() => gripFinder(words, usual(), state, controls, footage.gi, beforeControls)),
       entry: lazily(() => among(entryChoices(words, state, usual()))),
       answer: lazily(() =>
         among<Answer>([...answerChoices(words, action, usual()), ...(hasReaction ? detailChoices() : [])]),
@@ -164,7 +165,7 @@ export const useFinders = (
       intent: among(INTENTS),
       planned: among(PLANNED),
     }),
-    [words, athletes, footage, state, action, controls, hasReaction, word, left, result, usual],
+    [words, athletes, footage, state, action, controls, hasReaction, word, left, result, usual, beforeControls],
   );
   const why = useMemo(
     () => lazily(() => whyFinder(view.attempt, before?.attempt, attempts, words)),

@@ -1,4 +1,5 @@
 import {
+  aimChoices,
   entryChoices,
   knownChoices,
   linkFinder,
@@ -29,6 +30,9 @@ export type WhySaid =
   | { readonly is: 'known'; readonly known: Known }
   | { readonly is: 'proof' }
   | { readonly is: 'form'; readonly form: string }
+  /** What it was for, and what the run is called that it is part of. */
+  | { readonly is: 'aim'; readonly aim: NonNullable<Attempt['aim']> }
+  | { readonly is: 'run'; readonly name: string }
   /** Whether they resisted, whether it is shown as it should be, and what it is the counter to. */
   | { readonly is: 'resisted'; readonly resisted: boolean }
   | { readonly is: 'shown as'; readonly shownAs: Attempt['shownAs'] }
@@ -55,6 +59,8 @@ const aboutAlternative = (words: Words): readonly Sayable<WhySaid>[] => [
 ];
 
 const MOST_FOUND = 8;
+/** How it is said what an attempt was for; of a bait what was really wanted. */
+const AIM_LEADS = [T.aim, (what: string) => `really after ${what}`, (what: string) => `wanted ${what}`];
 /** Whether it was done against resistance, and shown as it should be. */
 const MANNERS: readonly Sayable<WhySaid>[] = [
   { value: { is: 'resisted', resisted: true }, texts: [T.resisted(true), 'against resistance', 'live'] },
@@ -82,10 +88,12 @@ const counterChoices = (attempt: Attempt, attempts: readonly Attempt[], words: W
 
 /** Shortest form of an entry that is taken, in letters behind *by*. */
 const LEAST_FORM = 3;
-/** What only is as it is typed: how the entry was done (*by sitting up*), and in quotes why an alternative was not taken. */
+/** What only is as it is typed: how the entry was done (*by sitting up*), what the run is called (*run: the long way*), and in quotes why an alternative was not taken. */
 const asTyped = (typed: string, attempt: Attempt): readonly Found<WhySaid>[] => {
   const text = typed.trim();
   const found = (value: WhySaid, name: string): readonly Found<WhySaid>[] => [{ value, name, via: name }];
+  const run = /^(?:run|the run|called):?\s+(.*)$/i.exec(text)?.[1]?.trim();
+  if (run) return found({ is: 'run', name: run }, T.run(run));
   if (/^by\s/i.test(text) && text.length >= 3 + LEAST_FORM)
     return found({ is: 'form', form: text.toLowerCase() }, T.by(text.toLowerCase()));
   const quoted = text.replace(/^["“']+|["”']+$/g, '').trim();
@@ -99,7 +107,14 @@ type Always = { readonly any: readonly Sayable<WhySaid>[]; readonly aboutAlterna
 const made = new WeakMap<Words, Always>();
 const alwaysOf = (words: Words): Always => {
   const known = made.get(words) ?? {
-    any: [...MANNERS, ...as(otherWayChoices(words), (way) => ({ is: 'other way', way }))],
+    any: [
+      ...MANNERS,
+      ...as(
+        aimChoices(words).map(({ value, texts }) => ({ value, texts: AIM_LEADS.flatMap((lead) => texts.map(lead)) })),
+        (aim) => ({ is: 'aim', aim }),
+      ),
+      ...as(otherWayChoices(words), (way) => ({ is: 'other way', way })),
+    ],
     aboutAlternative: aboutAlternative(words),
   };
   made.set(words, known);

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { FrameVideo, type PlayerHandle } from '../../player/index.js';
+import { FrameVideo, partOf, type PlayerHandle } from '../../player/index.js';
 import { captionAt } from './captionAt.js';
 import { manner } from './manner.js';
 import { type OnBench } from '../desk/index.js';
@@ -28,6 +28,7 @@ export const PictureHere = ({
     clock={clock.says}
     manner={manner}
     isMirrored={isMirrored}
+    part={partOf(bench.angle, bench.file)}
     {...(overlay.kind === 'captions' && handle.table ? { caption: captionAt(overlay.captions, handle.table) } : {})}
   >
     {children}

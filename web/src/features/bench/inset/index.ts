@@ -1,0 +1,1 @@
+export { useInsetRoom } from './useInsetRoom.js';
