@@ -94,6 +94,9 @@ describe('how an attempt enters the figures', () => {
     expect(isNearFinish(near, words)).toBe(true);
     expect(isNearFinish({ ...near, depth: 2 }, words)).toBe(false);
     expect(isNearFinish({ ...near, result: 'success' }, words)).toBe(false);
+    // a demonstration's slack is no tightness
+    expect(isNearFinish({ ...base, result: 'shown', depth: 3 }, words)).toBe(false);
+    expect(isNearFinish({ ...base, result: 'failed', resisted: false, depth: 3 }, words)).toBe(false);
   });
 });
 

@@ -114,9 +114,14 @@ export const standingOf = (attempt: Attempt, footage: Footage, words: Words): St
   return { kind: shown ? 'shown' : 'counted', from: stateId(attempt.state), to: finishId(end.finish) };
 };
 
-/** A submission that came to the third rung or further and did not succeed. */
-export const isNearFinish = (attempt: Pick<Attempt, 'action' | 'depth' | 'result'>, words: Words): boolean =>
+/** A submission that came to the third rung or further and did not succeed. What is only shown, or let happen, has slack and says nothing of how close it was. */
+export const isNearFinish = (
+  attempt: Pick<Attempt, 'action' | 'depth' | 'result' | 'resisted'>,
+  words: Words,
+): boolean =>
   attempt.action !== null &&
+  attempt.result !== 'shown' &&
+  attempt.resisted !== false &&
   words.action(attempt.action)?.does === 'submission' &&
   (attempt.depth ?? 0) >= 3 &&
   attempt.result !== 'success';

@@ -2,6 +2,7 @@ import type { ClockAnchor } from '../timecode/index.js';
 import type { Attempt, Clip } from '../attempts/index.js';
 import type { LibraryLists } from '../library/index.js';
 import type { WordChange } from '../vocabulary/index.js';
+import type { Amendment } from '../why/index.js';
 import type { MemberRole } from './people.js';
 import type { Binned } from './routes.js';
 
@@ -87,6 +88,14 @@ export type BinItem = {
   readonly removedBy: string;
   /** When it is gone for good. */
   readonly goesAt: string;
+};
+
+/** What was amended of the attempts, the newest first: by whom, when, and who had said it before. Instants in ISO 8601. */
+export type AmendmentItem = Pick<Amendment, 'editId' | 'attemptId' | 'field' | 'before' | 'after'> & {
+  readonly by: string;
+  readonly at: string;
+  readonly saidBy: string;
+  readonly saidAt: string;
 };
 
 /** The records an edit has touched, as they are now; `removed` names those that went to the bin. */

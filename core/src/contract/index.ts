@@ -1,6 +1,7 @@
 export type { Refusal, RefusalCode } from './errors.js';
 export type { Counted, FieldFault, FieldKind, Named, WrongField } from './fieldFault.js';
 export type {
+  AmendmentItem,
   BinItem,
   Changed,
   HealthAnswer,

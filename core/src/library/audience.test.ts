@@ -7,6 +7,9 @@ import { BARE_DRAWING, BARE_PRINCIPLE, BARE_TODO } from '../rows/index.js';
 import { FOOTAGE, LOGGED } from '../testing/workedExamples.js';
 import { NO_ROWS, forMembers, type Library } from './index.js';
 
+const clip = (id: string, angleId: string, note = ''): Clip =>
+  ({ id, angleId, note, keyMoments: [] as Clip['keyMoments'] }) as Clip;
+
 const person = (id: string, shownTo: Person['shownTo']): Person => ({
   id,
   version: 1,
@@ -40,7 +43,7 @@ const library: Library = {
   ],
   angles: [angle('one', open!.id), angle('two', closed!.id)],
   attempts: LOGGED.map((l) => l.attempt),
-  clips: [{ id: 'c1', angleId: 'one', note: '', keyMoments: [] } as Clip, { id: 'c2', angleId: 'two', note: '', keyMoments: [] } as Clip],
+  clips: [clip('c1', 'one'), clip('c2', 'two')],
   routes: [
     {
       id: 'r',
@@ -82,7 +85,9 @@ describe('what members see who are no coaches', () => {
     const told: Library = {
       ...library,
       persons: [...library.persons, { ...person('p', null), name: 'Unsaid Somebody' }],
-      clips: [{ id: 'c1', angleId: 'one', note: 'watch Unsaid', keyMoments: [] } as Clip],
+      clips: [
+        { ...clip('c1', 'one', 'watch Unsaid'), keyMoments: [{ name: 'Unsaid turns', at: { frame: 1, pts: 1 } }] },
+      ],
       routes: [{ id: 'r', version: 1, name: 'The Somebody route', steps: [step] }],
       attempts: library.attempts.map((a) => ({
         ...a,

@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { BARE_HOLD, type Attempt, type Control } from '../attempts/index.js';
 import { TOLD, attemptOf } from '../testing/workedExamples.js';
 import { shippedWords } from '../vocabulary/index.js';
-import { anglesNeeded, evidenceOf, partsOf, sayPart, withEvidence } from './index.js';
+import { anglesNeeded, evidenceOf, guessesIn, partsOf, sayPart, withEvidence } from './index.js';
 
 const words = shippedWords();
 const hidden: Control = {
@@ -36,6 +36,16 @@ describe('how a detail is known', () => {
     const gone: Attempt = { ...choke, controls: [], evidence: [{ part: 'control:k', how: 'felt', proof: null }] };
     expect(evidenceOf(gone)).toEqual([]);
     expect(anglesNeeded([{ ...gone, evidence: [{ part: 'action', how: 'partly', proof: null }] }])).toEqual([]);
+  });
+
+  test('a guess should wait until somebody says that it is so, or it isn’t; one whose detail is gone is none', () => {
+    const link = (id: string, isSure: boolean, from = 'control:k'): Attempt['links'][number] => ({
+      ...{ id, kind: 'enables', isSure },
+      ...{ from: { attemptId: null, part: from }, to: { attemptId: null, part: 'result' } },
+    });
+    const links = [link('sure', true), link('guess', false), link('gone', false, 'control:no more')];
+    expect(guessesIn([{ ...choke, links }])).toEqual([{ attemptId: choke.id, link: links[1], at: choke.end }]);
+    expect(guessesIn([choke])).toEqual([]);
   });
 
   test('every detail should have words, in the order of the sentence', () => {

@@ -1,5 +1,5 @@
-import type { Attempt, Evidence, EvidenceHow, Instant, PartId } from '../attempts/index.js';
-import { partsOf } from './parts.js';
+import type { Attempt, BecauseLink, Evidence, EvidenceHow, Instant, PartId } from '../attempts/index.js';
+import { linksTold, partsOf } from './parts.js';
 
 /** How a detail is known, in words. */
 export const EVIDENCE_WORDS: Readonly<Record<EvidenceHow, string>> = {
@@ -70,3 +70,15 @@ export const withEvidence = (all: readonly Evidence[], evidence: Evidence): read
   ...all.filter(({ part }) => part !== evidence.part),
   ...(evidence.how === 'seen' && evidence.proof === null ? [] : [evidence]),
 ];
+
+/** A link that was told as a guess, and the frame to look at, on the attempt's own camera. */
+export type Guess = { readonly attemptId: string; readonly link: BecauseLink; readonly at: Instant };
+/** Everything that is only guessed of what brought what about, while both details are there. */
+export const guessesIn = (attempts: readonly Attempt[]): readonly Guess[] =>
+  attempts.flatMap((attempt) =>
+    attempt.links.some((l) => !l.isSure)
+      ? linksTold(attempt)
+          .filter((l) => !l.isSure)
+          .map((link) => ({ attemptId: attempt.id, link, at: instantOfPart(attempt, link.to.part) }))
+      : [],
+  );

@@ -1,7 +1,13 @@
 import { Global, Module } from '@nestjs/common';
+import { AmendmentsController } from './amendments.controller.js';
+import { AmendmentsService } from './amendments.service.js';
 import { ChangesController } from './changes.controller.js';
 import { ChangesService } from './changes.service.js';
 
 @Global()
-@Module({ controllers: [ChangesController], providers: [ChangesService], exports: [ChangesService] })
+@Module({
+  controllers: [ChangesController, AmendmentsController],
+  providers: [ChangesService, AmendmentsService],
+  exports: [ChangesService],
+})
 export class ChangesModule {}

@@ -8,6 +8,7 @@ import {
   detailChoices,
   evidenceOf,
   gripsAtCommit,
+  isNearFinish,
   isResisted,
   resultChoices,
   sayFact,
@@ -170,6 +171,15 @@ const LIST = [
     lead: 'that was',
     any: 'given, thrown away or neither',
     valuesOf: (v) => one(errorDecided(v.attempt)),
+    textsOf: itself,
+  },
+  {
+    key: 'near',
+    isWorkedOut: true,
+    label: 'Near finish',
+    lead: 'that was a',
+    any: 'near finish or not',
+    valuesOf: (v, words) => (isNearFinish(v.attempt, words) ? ['near finish'] : []),
     textsOf: itself,
   },
   {

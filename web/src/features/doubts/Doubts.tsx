@@ -4,6 +4,7 @@ import {
   anglesNeeded,
   asCompared,
   doubtQueue,
+  guessesIn,
   isResisted,
   retold,
   sayFact,
@@ -34,13 +35,14 @@ import {
   type Words,
 } from '@odograph/core';
 import { useMemo, useState } from 'react';
-import { Link } from 'react-router';
 import { v7 as newId } from 'uuid';
-import { Action, Heading, Sentence, Subheading } from '../../design/index.js';
+import { Action, Heading, Subheading } from '../../design/index.js';
 import { WordField, among, type Found } from '../../design/fields.js';
-import { useClipViews, useLibrary, useWords, type ClipView } from '../library/index.js';
+import { useClipViews, useLibrary, useWords } from '../library/index.js';
 import { useEdit } from '../replica/index.js';
-import { Still, useTimecode } from '../player/index.js';
+import { Amended } from './Amended.js';
+import { Case } from './Case.js';
+import { Guessed } from './Guessed.js';
 import { DOUBTS_TEXT as T, PART_TEXT } from './doubts.text.js';
 
 /** Finds what a part may be settled as. */
@@ -98,26 +100,6 @@ const wordOf = (settling: Settling, words: Words): { readonly kind: WordKind; re
 
 /** Most pictures of one group. */
 const SHOWN = 4;
-
-const Case = ({ view, frame }: { readonly view: ClipView; readonly frame: number }): React.JSX.Element => {
-  const code = useTimecode(view.file.id, frame);
-  return (
-    <Box as="li" width="224px">
-      <Link
-        to={`/break-down/${view.footage.id}?clip=${view.clip.id}&frame=${frame}`}
-        aria-label={`${T.look}: ${view.footage.title}, ${code}`}
-      >
-        <Still fileId={view.file.id} frame={frame} width={224} />
-        <Box fontSize="14px" color="inkSoft" marginTop="1">
-          {view.footage.title}, {code}
-        </Box>
-      </Link>
-      <Box fontSize="14px" lineHeight="1.35">
-        <Sentence said={view.said} subject={view.attempt.subject} />
-      </Box>
-    </Box>
-  );
-};
 
 const Group = ({ group }: { readonly group: DoubtGroup }): React.JSX.Element => {
   const words = useWords();
@@ -208,6 +190,7 @@ const Needed = ({
           <Case view={view} frame={needed.at.frame} />
         </Box>
       )}
+      <Amended />
     </Box>
   );
 };
@@ -288,13 +271,14 @@ export const Doubts = (): React.JSX.Element => {
   }, [attempts, footage]);
   const needed = useMemo(() => anglesNeeded(attempts), [attempts]);
   const unclear = useMemo(() => unclearProofs(attempts, clips), [attempts, clips]);
+  const guesses = useMemo(() => guessesIn(attempts), [attempts]);
   return (
     <Box paddingInline={{ base: '4', md: '8' }} paddingBlock="6" maxWidth="1120px">
       <Heading marginBottom="2">{T.title}</Heading>
       <Box color="inkSoft" marginBottom="4">
         {T.lead}
       </Box>
-      {queue.length + needed.length + twice.length + unclear.length === 0 ? (
+      {queue.length + needed.length + twice.length + unclear.length + guesses.length === 0 ? (
         <Box>{T.empty}</Box>
       ) : (
         <Box as="ul" listStyleType="none">
@@ -303,6 +287,9 @@ export const Doubts = (): React.JSX.Element => {
           ))}
           {twice.map((one) => (
             <Twice key={`${one.footageId} ${one.action} ${one.slot}`} twice={one} />
+          ))}
+          {guesses.map((one) => (
+            <Guessed key={one.link.id} guess={one} />
           ))}
           {unclear.map((one) => (
             <Unclear key={`${one.attemptId} ${one.part}`} unclear={one} />
@@ -316,6 +303,7 @@ export const Doubts = (): React.JSX.Element => {
           ))}
         </Box>
       )}
+      <Amended />
     </Box>
   );
 };

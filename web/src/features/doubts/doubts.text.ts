@@ -11,6 +11,9 @@ export const PART_TEXT: Readonly<Record<DoubtField, string>> = {
   reasons: 'reason',
 };
 
+const instant = (iso: string): string =>
+  new Date(iso).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' });
+
 export const DOUBTS_TEXT = {
   title: 'Doubts',
   lead: 'What nobody had a word for, what somebody wasn’t sure of, what two clips tell in two ways, and what no camera shows yet. Settle it once, and it’s settled everywhere it came up.',
@@ -31,6 +34,16 @@ export const DOUBTS_TEXT = {
   itIs: (value: string): string => `It’s ${value}`,
   unclear: (what: string, kind: string): string => `The proof can’t be seen well: ${what} (${kind})`,
   unclearHint: 'Find another frame or camera that shows it, and type “this frame shows it” there.',
+  guessed: (link: string): string => `A guess: ${link}`,
+  isSo: 'It’s so',
+  isNotSo: 'It isn’t',
+  amended: 'Changed lately',
+  amendedLead:
+    'What somebody had said and then somebody said differently. Nothing to settle here; look at it if you see it another way.',
+  by: (name: string, at: string): string => `Changed by ${name || 'somebody who’s left'}, ${instant(at)}.`,
+  saidBy: (name: string, at: string): string => `It had been said by ${name || 'somebody who’s left'}, ${instant(at)}.`,
+  own: (at: string): string => `Their own words before, ${instant(at)}.`,
+  again: 'Try again',
   look: 'Look at it',
   more: (n: number): string => `and ${n} more`,
 } as const;

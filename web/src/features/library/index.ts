@@ -1,5 +1,6 @@
 export { selectLibrary, selectWords } from './library.selectors.js';
-export { failureText, refusalText, sizeText } from './refusal.text.js';
+export { valueText } from './valueText.js';
+export { failureText, fieldName, refusalText, sizeText } from './refusal.text.js';
 export { NOTHING_FOR_STUDENTS } from './students.text.js';
 export { Refusal } from './Refusal.js';
 export { SaveState } from './SaveState.js';

@@ -6,6 +6,7 @@ import { useMayWrite, usePersonName, useWords } from '../library/index.js';
 import { useEdit } from '../replica/index.js';
 import { useMeQuery } from '../server/index.js';
 import { Cases } from './Cases.js';
+import { PutClip } from './PutClip.js';
 import { PRINCIPLES_TEXT as T, STRENGTH_TEXT, tableText } from './principles.text.js';
 import { sayAsked, sayWhose } from './sayPrinciple.js';
 import type { Held } from './usePrinciples.js';
@@ -57,7 +58,7 @@ export const PrincipleRow = ({ held }: { readonly held: Held }): React.JSX.Eleme
           <PrincipleSaid held={held} />
         </Box>
         <Flex gap="2" flexShrink="0">
-          {cases.length > 0 && (
+          {(cases.length > 0 || mayWrite) && (
             <Action aria-expanded={isOpen} onClick={() => setOpen(!isOpen)}>
               {isOpen ? T.hide : T.show}
             </Action>
@@ -70,6 +71,7 @@ export const PrincipleRow = ({ held }: { readonly held: Held }): React.JSX.Eleme
         </Flex>
       </Flex>
       {isOpen && <Cases principle={principle} cases={cases} />}
+      {isOpen && mayWrite && <PutClip principle={principle} />}
     </Box>
   );
 };

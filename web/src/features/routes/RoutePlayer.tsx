@@ -13,31 +13,13 @@ import {
   useSize,
 } from '../../design/index.js';
 import { useClipViews, useRole, useWords, type ClipView } from '../library/index.js';
-import { FrameVideo, partOf, playsByItself, usePlayer } from '../player/index.js';
 import { clipOfShown } from './clipOfShown.js';
 import type { ShownStep } from './keptRoute.js';
+import { RouteLead, useRouteLead } from './RouteLead.js';
 import { RouteProfile } from './RouteProfile.js';
+import { RouteScreen } from './RouteScreen.js';
 import { ROUTES_TEXT as T, ROUTE_PLAYER_TEXT, STEP_TEXT } from './routes.text.js';
 import { useRouteInHand } from './useRouteInHand.js';
-
-const Screen = ({ view }: { readonly view: ClipView }): React.JSX.Element => {
-  const { clip } = view;
-  const handle = usePlayer(view.file, {
-    frame: clip.in.frame,
-    loop: { inFrame: clip.in.frame, outFrame: clip.out.frame },
-    play: playsByItself(),
-  });
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent): void => {
-      if (event.key !== ' ' || (event.target instanceof HTMLElement && event.target.tagName === 'BUTTON')) return;
-      event.preventDefault();
-      handle.player?.toggle();
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, [handle.player]);
-  return <FrameVideo handle={handle} label={view.footage.title} part={partOf(view.angle, view.file)} />;
-};
 
 const StepSheet = ({
   step: { line, gripChanges, kept },
@@ -108,6 +90,7 @@ export const RoutePlayer = (): React.JSX.Element => {
   const [search, setSearch] = useSearchParams();
   const [ref, size] = useSize({ width: 1280, height: 190 });
   const [isOver, setOver] = useState(false);
+  const lead = useRouteLead();
   const count = route?.steps.length ?? 0;
   const at = Math.min(Math.max(0, Number(search.get('step') ?? 1) - 1 || 0), Math.max(0, count - 1));
   const go = (step: number): void => {
@@ -126,6 +109,7 @@ export const RoutePlayer = (): React.JSX.Element => {
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
       if (event.target instanceof HTMLElement && event.target.closest('input, [role=menu]')) return;
+      if (event.key === '>') lead.toggle();
       if (event.key === 'ArrowRight') go(at + 1);
       if (event.key === 'ArrowLeft') go(isOver ? at : at - 1);
     };
@@ -154,7 +138,7 @@ export const RoutePlayer = (): React.JSX.Element => {
       <Flex flex="1" minHeight="240px">
         <Box flex="1" minWidth="0" position="relative" background="#000">
           {view ? (
-            <Screen key={`${at} ${view.clip.id}`} view={view} />
+            <RouteScreen key={`${at} ${view.clip.id}`} view={view} lead={lead} />
           ) : (
             <Flex height="100%" align="center" justify="center" padding="8" color="#f4efe4" role="status">
               {role === 'student' ? T.notForYou : T.noClip}
@@ -185,6 +169,7 @@ export const RoutePlayer = (): React.JSX.Element => {
           )}
         </Box>
         <Flex width="400px" flexShrink="0" direction="column" borderLeftWidth="1px">
+          <RouteLead lead={lead} />
           <Box as="section" aria-label={ROUTE_PLAYER_TEXT.theStep} tabIndex={0} flex="1" overflowY="auto" padding="5">
             <StepSheet step={here} view={view} nth={at} of={count} />
           </Box>

@@ -90,3 +90,7 @@ export const ROUTE_PROFILE_TEXT = {
 export const ROUTE_SPARK_TEXT = {
   whatItClimbsUp: 'What it climbs; up is better',
 } as const;
+
+export const ROUTE_LEAD_TEXT = {
+  open: 'Open a window that follows',
+} as const;

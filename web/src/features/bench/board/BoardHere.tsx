@@ -7,7 +7,7 @@ import { BodyBoard } from './BodyBoard.js';
 
 /** The body board for the attempt in hand. Its instants are those of the frame that is shown. */
 export const BoardHere = ({
-  desk: { handle, table, words, isMirrored, now },
+  desk: { handle, table, words, isMirrored, now, before },
   view,
   isAsked,
   onTaken,
@@ -29,6 +29,7 @@ export const BoardHere = ({
       attempt={attempt}
       footage={view.footage}
       athletes={view.athletes}
+      controlsBefore={before?.attempt.controls ?? []}
       words={words}
       change={change}
       frame={isOwnCamera ? shown : attempt.start.frame}

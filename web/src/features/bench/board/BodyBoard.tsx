@@ -17,6 +17,7 @@ import { v7 as newId } from 'uuid';
 import { BOARD_TEXT as T, BODY_BOARD_TEXT } from './board.text.js';
 import { Bodies } from './Bodies.js';
 import { HoldDetail } from './HoldDetail.js';
+import { StoodHere, type StanceStep } from './StoodHere.js';
 import { Press } from './Press.js';
 import { targetsOf, type LimbOf, type Zone } from './bodyFigure.js';
 import { type SayChange } from '../phrase/index.js';
@@ -24,6 +25,8 @@ import { type SayChange } from '../phrase/index.js';
 type Props = {
   readonly attempt: Attempt;
   readonly footage: Pick<Footage, 'gi'>;
+  /** What was held in the attempt before: a hold may have been taken over from one of these. */
+  readonly controlsBefore: readonly Control[];
   readonly athletes: Readonly<Record<'a' | 'b', string>>;
   readonly words: Words;
   readonly change: SayChange;
@@ -68,9 +71,12 @@ export const BodyBoard = (props: Props): React.JSX.Element => {
   const { attempt, footage, athletes, words, change, frame, now, codeOf, isAsked, onTaken, onLeave } = props;
   const [limb, setLimb] = useState<LimbOf | null>(null);
   const [pickedId, setPicked] = useState<string | null>(null);
+  const [stance, setStance] = useState<StanceStep>(null);
   const root = useRef<HTMLDivElement>(null);
   const onKeyDown = useLetters(onLeave);
-  const step = limb ? 'target' : pickedId;
+  const step = limb
+    ? 'target'
+    : (pickedId ?? (stance === null || stance === 'which' ? stance : Object.values(stance).join(' ')));
   useEffect(() => {
     // buttons come and go with each step: the board keeps the hand
     if (isAsked && !root.current?.contains(document.activeElement)) root.current?.focus();
@@ -178,11 +184,20 @@ export const BodyBoard = (props: Props): React.JSX.Element => {
       {picked && !limb && (
         <HoldDetail
           {...{ picked, controls, words, frame, now, codeOf }}
+          controlsBefore={props.controlsBefore}
           gi={footage.gi}
           onChange={(next, isLeft) => {
             change({ controls: next });
             if (isLeft) setPicked(null);
           }}
+        />
+      )}
+      {!limb && !picked && (
+        <StoodHere
+          {...{ attempt, words, name }}
+          step={stance}
+          onStep={setStance}
+          onFacts={(facts) => change({ facts })}
         />
       )}
     </Box>

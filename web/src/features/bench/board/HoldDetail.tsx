@@ -2,10 +2,13 @@ import { Flex } from '@chakra-ui/react';
 import {
   HOLD_DEPTHS,
   THUMBS,
+  handedChoices,
   handedOver,
   kindsOf,
+  mayBeFrom,
   mayBeHanded,
   sayControl,
+  withHoldDetail,
   type Control,
   type Instant,
   type Words,
@@ -23,6 +26,7 @@ export const HoldDetail = ({
   picked,
   controls,
   words,
+  controlsBefore,
   gi,
   frame,
   now,
@@ -31,6 +35,7 @@ export const HoldDetail = ({
 }: {
   readonly picked: Control;
   readonly controls: readonly Control[];
+  readonly controlsBefore: readonly Control[];
   readonly words: Words;
   readonly gi: boolean;
   /** The frame that is shown, and the instant of it. */ readonly frame: number;
@@ -98,6 +103,16 @@ export const HoldDetail = ({
       >
         {T.lost(picked.lost && codeOf(picked.lost.frame))}
       </Press>
+      {handedChoices(mayBeFrom(picked, controls, controlsBefore)).map(({ value, texts }) => (
+        <Press
+          key={texts[0]}
+          type="button"
+          aria-pressed={value.kind === 'handed' && picked.handedFrom === value.from}
+          onClick={() => onChange(controls.map((c) => (c.id === picked.id ? withHoldDetail(c, value) : c)))}
+        >
+          {texts[0]}
+        </Press>
+      ))}
       {mayBeHanded(picked) && (
         <Press type="button" onClick={() => onChange(handedOver(controls, picked.id, now(), newId) ?? controls, true)}>
           {T.hand}

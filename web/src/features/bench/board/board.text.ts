@@ -13,6 +13,12 @@ export const BOARD_TEXT = {
   remove: 'off',
 } as const;
 
+export const STOOD_TEXT = {
+  stood: 'stood how',
+  atStart: 'at the start',
+  done: 'done',
+} as const;
+
 export const BODY_BOARD_TEXT = {
   mat: 'mat',
   wall: 'wall',

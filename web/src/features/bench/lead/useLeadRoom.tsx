@@ -1,4 +1,4 @@
-import { timecode } from '@odograph/core';
+import { sizeSeen, timecode } from '@odograph/core';
 import { useRef, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { Action } from '../../../design/index.js';
@@ -34,13 +34,14 @@ export const useLeadRoom = (
     } else keep({ ...player.snapshot(), frame: player.meant(), angleId: bench.angle.id });
   };
   const here = kept?.angleId === bench.angle.id ? kept : null;
+  const size = sizeSeen(bench.angle, bench.file);
   return {
     onPicture: isLead && (
       <OverPicture
         ref={svg}
-        size={bench.file}
+        size={size}
         aria-hidden
-        onPointerMove={(event) => point(placeIn(svg.current, event, bench.file, isMirrored) ?? null)}
+        onPointerMove={(event) => point(placeIn(svg.current, event, size, isMirrored) ?? null)}
         onPointerLeave={() => point(null)}
       />
     ),

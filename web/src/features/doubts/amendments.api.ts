@@ -1,0 +1,11 @@
+import type { AmendmentItem } from '@odograph/core/contract';
+import { serverApi } from '../server/index.js';
+
+const amendmentsApi = serverApi.injectEndpoints({
+  overrideExisting: 'throw',
+  endpoints: (build) => ({
+    amendments: build.query<readonly AmendmentItem[], void>({ query: () => 'amendments', keepUnusedDataFor: 0 }),
+  }),
+});
+
+export const { useAmendmentsQuery } = amendmentsApi;
