@@ -69,7 +69,7 @@ export const withWhy = (told: Told, c: DemoClip, cameras: DemoFootage['cameras']
     ...{ id: c.attemptId, footageId: '', angleId: '', subject: told.subject },
     ...{ start: at(c.startFrame), end: at(c.endFrame) },
   });
-  let attempt: Attempt = { ...draft, ...told, form: why.form ?? '' };
+  let attempt: Attempt = { ...draft, ...told, form: why.form ?? '', aim: why.aim ?? null, runName: why.runName ?? '' };
   attempt = withOthers(withReactions(withHolds(attempt, why.holds ?? {}), why.reactions ?? {}), c, why.others ?? []);
   (why.facts ?? []).forEach((text, i) => {
     const fact = { ...meant(text, factChoices(words, c.state.role)), id: seededId(`fact ${c.attemptId} ${i}`) };
@@ -91,6 +91,6 @@ export const withWhy = (told: Told, c: DemoClip, cameras: DemoFootage['cameras']
       evidence: withEvidence(attempt.evidence, { ...meant(says, knownChoices(attempt, words)), proof }),
     };
   }
-  const { form, facts, controls, reactions, alternatives, links, evidence } = attempt;
-  return { ...told, form, facts, controls, reactions, alternatives, links, evidence };
+  const { form, aim, runName, facts, controls, reactions, alternatives, links, evidence } = attempt;
+  return { ...told, form, aim, runName, facts, controls, reactions, alternatives, links, evidence };
 };

@@ -112,7 +112,7 @@ export const counteredBy = (q: Timed, all: readonly Timed[]): Timed | undefined 
  * The run of linked attempts that one is part of, in their order: back to the one that follows none, and on by the first that follows each; itself alone where nothing is linked.
  * A seam is no link. `links` of one footage.
  */
-export const runOf = (id: string, links: readonly Link[]): readonly string[] => {
+export const linkedRun = (id: string, links: readonly Link[]): readonly string[] => {
   const joined = links.filter((l) => l.kind !== 'seam');
   const before = new Map(joined.map((l) => [l.to, l.from]));
   const after = new Map([...joined].reverse().map((l) => [l.from, l.to]));
@@ -120,4 +120,18 @@ export const runOf = (id: string, links: readonly Link[]): readonly string[] => 
   for (let at = before.get(id); at !== undefined && !run.includes(at); at = before.get(at)) run.unshift(at);
   for (let at = after.get(id); at !== undefined && !run.includes(at); at = after.get(at)) run.push(at);
   return run;
+};
+
+/** The run that an attempt is part of: where it has a name, those that are linked with it by the same one; otherwise all that are linked. */
+export const runOf = (
+  { id, runName }: Pick<Attempt, 'id' | 'runName'>,
+  attempts: readonly Pick<Attempt, 'id' | 'runName'>[],
+  links: readonly Link[],
+): readonly string[] => {
+  if (runName === '') return linkedRun(id, links);
+  const named = new Set(attempts.filter((a) => a.runName === runName).map((a) => a.id));
+  return linkedRun(
+    id,
+    links.filter((l) => named.has(l.from) && named.has(l.to)),
+  );
 };

@@ -73,6 +73,7 @@ export {
   courseOf,
   counteredBy,
   linkAttempts,
+  linkedRun,
   runOf,
   type CoursePoint,
   type CourseRun,

@@ -1,6 +1,11 @@
+import type { Attempt } from '@odograph/core';
+
 /** Why an attempt of a bout went as it went, in the words in which it would be typed. */
 export type Why = {
   readonly form?: string;
+  /** What it was for, where its action aims at something else; of a bait what was really wanted. */
+  readonly aim?: Attempt['aim'];
+  /** What the run is called that it is part of. */ readonly runName?: string;
   readonly facts?: readonly string[];
   /** Of a hold, by its place in the list: where it is, what it is for, and that no camera shows it. */
   readonly holds?: Readonly<Record<number, readonly string[]>>;
@@ -23,7 +28,10 @@ export const WHYS: Readonly<Record<string, Readonly<Record<number, Why>>>> = {
       others: [{ could: 'we could have back-step pass', but: 'hesitated', until: 9 }],
       links: ['hips off the mat enables win the underhook', 'win the underhook prevents knee-through'],
     },
+    4: { runName: 'Half guard to the back' },
+    5: { runName: 'Half guard to the back' },
     6: {
+      runName: 'Half guard to the back',
       facts: ['arms inside', 'their knees inside', 'their back off the mat'],
       holds: { 0: ['deep', 'to pull'], 1: ['not seen'] },
       reactions: { 0: ['with the right hand', 'too late', 'decided it'] },
@@ -47,8 +55,11 @@ export const WHYS: Readonly<Record<string, Readonly<Record<number, Why>>>> = {
       form: 'by going off to the side of the post',
       facts: ['posture bent', 'at middle distance'],
       reactions: { 0: ['the wrong answer'] },
+      others: [{ could: 'they could have hip out', but: 'hesitated', until: 12 }],
       links: ['their posture bent enables hip-bump', 'hip-bump forces mount'],
     },
+    // shown for the sake of the arm
+    11: { aim: { kind: 'submission', submission: 'straight-armlock' } },
   },
   'harbour-open': {
     0: {
@@ -60,10 +71,12 @@ export const WHYS: Readonly<Record<string, Readonly<Record<number, Why>>>> = {
       facts: ['left leg held', 'right knee bent'],
       holds: { 0: ['heel', 'to pull'] },
       others: [{ could: 'they could have roll through', until: 8 }],
+      links: ['their right knee bent enables heel hook', 'turn in prevents heel hook'],
       known: [{ says: 'failed: felt' }],
     },
     11: {
       facts: ['hips low', 'knees inside', 'head inside'],
+      others: [{ could: 'they could have win the underhook', but: 'too late', until: 9 }],
       links: ['right arm underhook enables knee-through', 'hips on the mat prevents frame'],
     },
   },
@@ -72,14 +85,17 @@ export const WHYS: Readonly<Record<string, Readonly<Record<number, Why>>>> = {
       facts: ['their knees inside', 'one arm inside'],
       reactions: { 0: ['with the left hand', 'the right answer'] },
       others: [{ could: 'we could have straight armlock', but: 'hand free' }],
+      links: ['hold the choking hand prevents rear choke'],
     },
     3: {
       facts: ['their knees inside', 'arms inside'],
+      others: [{ could: 'they could have hold the choking hand', but: 'too late', until: 10 }],
       links: ['both arms inside enables rear choke'],
       known: [{ says: 'worked: felt' }],
     },
     5: {
       facts: ['left leg straight'],
+      others: [{ could: 'they could have turn in', but: 'hesitated', until: 20 }],
       links: ['posture up prevents straight ankle lock'],
     },
   },
@@ -91,6 +107,7 @@ export const WHYS: Readonly<Record<string, Readonly<Record<number, Why>>>> = {
     },
     7: {
       facts: ['posture broken', 'close range'],
+      others: [{ could: 'they could have posture up', but: 'too late', until: 14 }],
       links: ['their posture broken enables triangle'],
     },
   },

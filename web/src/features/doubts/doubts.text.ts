@@ -16,7 +16,7 @@ const instant = (iso: string): string =>
 
 export const DOUBTS_TEXT = {
   title: 'Doubts',
-  lead: 'What nobody had a word for, what somebody wasn’t sure of, what two clips tell in two ways, and what no camera shows yet. Settle it once, and it’s settled everywhere it came up.',
+  lead: 'What nobody had a word for, what somebody wasn’t sure of, what’s only a guess, what two clips tell in two ways, and what no camera shows yet. Settle it once, and it’s settled everywhere it came up.',
   empty:
     'Nothing to settle. While you break down, a question mark at the end of a word puts it here, and so does a question nobody answered.',
   unknown: (text: string, part: string): string => `“${text}”, ${part}`,

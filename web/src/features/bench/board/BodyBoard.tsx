@@ -57,7 +57,9 @@ const useLetters = (onLeave: () => void) => {
     const goesOn = event.timeStamp - typed.current.at < TYPING_MS;
     const text = (goesOn ? typed.current.text : '') + event.key.toLowerCase();
     typed.current = { text, at: event.timeStamp };
-    const buttons = [...event.currentTarget.querySelectorAll<HTMLElement>('button')];
+    // what is being asked comes first: *hips* of how they stood before the hips that hold
+    const asked = event.currentTarget.querySelectorAll<HTMLElement>('[data-asked] button');
+    const buttons = [...asked, ...event.currentTarget.querySelectorAll<HTMLElement>('button')];
     const letters = (name: string): string => name.toLowerCase().replace(/[^a-z0-9]/g, '');
     buttons.find((b) => letters(b.getAttribute('aria-label') ?? b.textContent).startsWith(text))?.focus();
   };

@@ -56,7 +56,7 @@ const StanceDetail = ({
   };
   const sides: readonly Side[] = word.sided ? ['left', 'right'] : [];
   return (
-    <Flex wrap="wrap" gap="1" marginTop="1" role="group" aria-label={word.name}>
+    <Flex wrap="wrap" gap="1" marginTop="1" role="group" aria-label={word.name} data-asked="">
       {valuesOf(word).map(({ key, says }) => (
         <Press
           key={key}
@@ -131,7 +131,7 @@ export const StoodHere = (props: Props): React.JSX.Element => {
         </Press>
       )}
       {step === 'which' && (
-        <Flex wrap="wrap" gap="1" role="group" aria-label={T.stood}>
+        <Flex wrap="wrap" gap="1" role="group" aria-label={T.stood} data-asked="">
           {wordsHere(attempt, words).map((w) => (
             <Press
               key={w.key}

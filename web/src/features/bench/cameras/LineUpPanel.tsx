@@ -35,6 +35,17 @@ export const LineUpPanel = ({
         </Action>
       </Box>
     );
+  if (angle.region)
+    return (
+      <Box fontSize="14px" color="inkSoft" marginTop="2" data-testid="line-up">
+        <Box>{T.isInset}</Box>
+        {onTakeOff && (
+          <Action tone="quiet" fontSize="15px" paddingBlock="1" marginTop="1.5" onClick={onTakeOff}>
+            {T.takeOff}
+          </Action>
+        )}
+      </Box>
+    );
   const afterS = (angle.offsetMs - first.angle.offsetMs) / 1000;
   const ppm = (angle.rate / first.angle.rate - 1) * 1e6;
   return (

@@ -3,6 +3,7 @@ import type { Found } from './useLineUp.js';
 export const CAMERA_TEXT = {
   found: (share: number): string => `Found. ${Math.round(share * 100)} % sure; look at it with C.`,
   isFirst: 'This camera sets the time; the others are lined up with it.',
+  isInset: 'A small picture in the picture of another camera: frame for frame the same time.',
   starts: 'Starts',
   before: 'before',
   after: 'after',

@@ -42,7 +42,8 @@ const answerText = (answer: Answer, words: Words): string =>
 /** The run that the attempt in hand is part of, played from the first clip's in to the last one's out. */
 const useRun = ({ bench, selected, handle: { player } }: Desk, links: readonly Link[]): Chain['run'] => {
   if (!selected) return null;
-  const ids = runOf(selected.attempt.id, links);
+  const attempts = bench.timed.map((t) => t.attempt);
+  const ids = runOf(selected.attempt, attempts, links);
   const clips = bench.clips.filter((v) => ids.includes(v.attempt.id));
   if (ids.length < 2 || clips.length < 2) return null;
   const inFrame = Math.min(...clips.map((v) => v.clip.in.frame));
@@ -52,7 +53,7 @@ const useRun = ({ bench, selected, handle: { player } }: Desk, links: readonly L
     player?.seek(inFrame);
     player?.play();
   };
-  return { count: ids.length, name: clips.find((v) => v.attempt.runName)?.attempt.runName ?? '', play };
+  return { count: ids.length, name: selected.attempt.runName, play };
 };
 
 /** How the attempt in hand hangs together with the ones before it, and cutting or setting that by hand. */

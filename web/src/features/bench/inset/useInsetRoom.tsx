@@ -70,7 +70,7 @@ const InsetSurface = ({
 
 /** A second camera in a corner of the picture, marked once: from then on it is a camera like any other, with the same frames. */
 export const useInsetRoom = (desk: Desk): { readonly room: Room; readonly onPicture: React.ReactNode } => {
-  const { bench, hand, move, mayWrite, isMirrored, toPicture } = desk;
+  const { bench, hand, move, mayWrite, isMirrored, selected, toPicture } = desk;
   const [region, setRegion] = useState(USUAL);
   const [newAngle, { error }] = useNewAngleMutation();
   const [, setSearch] = useSearchParams();
@@ -89,7 +89,9 @@ export const useInsetRoom = (desk: Desk): { readonly room: Room; readonly onPict
     const made = await newAngle({ footageId: footage.id, body });
     if (made.error) return;
     leave();
-    setSearch({ camera: id, frame: String(desk.handle.frame()) }, { replace: true });
+    // the attempt in hand is still in hand there, to be cut from it as well
+    const of = selected ? { of: selected.attempt.id } : {};
+    setSearch({ camera: id, frame: String(desk.handle.frame()), ...of }, { replace: true });
   };
   // turned over, its right is where the picture's left is
   const right = isMirrored ? -STEP : STEP;

@@ -102,6 +102,12 @@ const asTyped = (typed: string, attempt: Attempt): readonly Found<WhySaid>[] => 
     : [];
 };
 
+/** Runs of the footage whose name begins so, but for the one that is typed whole. */
+const runsBegun = (typed: string, names: readonly string[]): readonly Found<WhySaid>[] =>
+  names
+    .filter((name) => name !== typed && name.toLowerCase().startsWith(typed.toLowerCase()))
+    .map((name) => ({ value: { is: 'run', name }, name: T.run(name), via: name }));
+
 /** What may always be said; made once for as long as the words are there: taking it apart for reading takes longer than a key. */
 type Always = { readonly any: readonly Sayable<WhySaid>[]; readonly aboutAlternative: readonly Sayable<WhySaid>[] };
 const made = new WeakMap<Words, Always>();
@@ -131,6 +137,9 @@ export const whyFinder = (
   words: Words,
 ): ((typed: string) => readonly Found<WhySaid>[]) => {
   const always = alwaysOf(words);
+  const names = [
+    ...new Set(attempts.flatMap((a) => (a.footageId === attempt.footageId && a.runName ? [a.runName] : []))),
+  ];
   const here: readonly Sayable<WhySaid>[] = [
     ...counterChoices(attempt, attempts, words),
     ...(attempt.links.length ? [{ value: { is: 'guess' } as const, texts: [T.guess, 'perhaps', 'guess'] }] : []),
@@ -149,6 +158,8 @@ export const whyFinder = (
   const links = linkFinder(attempt, before, words);
   return (typed) => {
     const said = asTyped(typed, attempt);
+    const [first] = said;
+    if (first?.value.is === 'run') return [...runsBegun(first.value.name, names), ...said];
     if (typed.trim() === '' || said.length) return said;
     const linked = links(typed).map(({ link, text }): Found<WhySaid> => ({
       value: { is: 'link', link },
