@@ -104,5 +104,25 @@ test('when a second browser follows the bench, it should be right at once howeve
   await third.bringToFront();
   await expect.poll(() => frameOf(third)).toBe(kept + 1);
   await saved(page).waitFor();
+
+  // a route that is played leads too: whoever follows sees each step's clip as it is looked at
+  await other.getByTestId('lead-line').getByRole('button', { name: 'Stop' }).click();
+  await page.goto(`${running.url}/routes/play?from=clinch/even&to=any&route=0`);
+  await page.bringToFront();
+  await settled(page);
+  await page.keyboard.press('>');
+  await expect(page.getByTestId('lead-line')).toContainText('You lead');
+  const seen: number[] = [];
+  for (const step of ['1', '2']) {
+    await expect(page.getByTestId('step')).toContainText(step);
+    await expect(picture(page)).toHaveAttribute('data-playing', 'true');
+    await page.keyboard.press(' ');
+    await expect(picture(page)).toHaveAttribute('data-playing', 'false');
+    await settled(page);
+    seen.push(await frameOf(page));
+    await expect.poll(() => frameOf(third)).toBe(seen.at(-1));
+    await page.keyboard.press('ArrowRight');
+  }
+  expect(seen[1]).not.toBe(seen[0]);
   await context.close();
 });

@@ -1,7 +1,7 @@
 import type { AmendmentItem } from '@odograph/core/contract';
 import { serverApi } from '../server/index.js';
 
-const amendmentsApi = serverApi.injectEndpoints({
+export const amendmentsApi = serverApi.injectEndpoints({
   overrideExisting: 'throw',
   endpoints: (build) => ({
     amendments: build.query<readonly AmendmentItem[], void>({ query: () => 'amendments', keepUnusedDataFor: 0 }),
