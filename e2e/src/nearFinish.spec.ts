@@ -17,6 +17,28 @@ const field = async (page: Page, name: string, texts: readonly string[]): Promis
     await at.press('Enter');
   }
 };
+/** Words and controls that are seen on the bench, but for those of the clips that are told. */
+const seenAtRest = (page: Page): Promise<{ readonly words: number; readonly controls: number }> =>
+  page.evaluate(() => {
+    const isSeen = (element: Element): boolean => {
+      const { width, height, top, bottom } = element.getBoundingClientRect();
+      return (
+        width > 0 && height > 0 && bottom > 0 && top < innerHeight && !element.closest('[data-testid=exchange], style')
+      );
+    };
+    const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
+    let words = 0;
+    while (walker.nextNode()) {
+      const { parentElement, textContent } = walker.currentNode;
+      if (parentElement && isSeen(parentElement)) words += textContent!.split(/\s+/).filter(Boolean).length;
+    }
+    const controls = document.querySelectorAll(
+      'button, a[href], input, select, textarea, [role=slider], [role=button]',
+    );
+    return { words, controls: [...controls].filter(isSeen).length };
+  });
+/** Before anything of why it went so could be told: it costs nothing while nobody tells it. */
+const BEFORE = { words: 84, controls: 25 };
 const WHY = 'What else there was, and why';
 test('when a near finish is told in full, all of it should be kept, shown by the inset of another camera, found again by each of it, and held beside the other try', async ({
   page,
@@ -24,6 +46,9 @@ test('when a near finish is told in full, all of it should be kept, shown by the
 }) => {
   await signIn(page, running.url);
   await openBench(page, 'Harbour Open, second round');
+  const rest = await seenAtRest(page);
+  expect(rest.words).toBeLessThanOrEqual(BEFORE.words);
+  expect(rest.controls).toBeLessThanOrEqual(BEFORE.controls);
   for (let i = 0; i < 10; i++) await page.keyboard.press('ArrowDown');
   await settled(page);
   const before = await inHand(page, running.url);

@@ -48,8 +48,8 @@ test('what was said and then said otherwise should be told with both values, by 
   );
   const rows = screen.getAllByTestId('amended');
   expect(rows).toHaveLength(2);
-  expect(within(rows[0]!).getByText('failed').tagName).toBe('DEL');
-  expect(within(rows[0]!).getByText('partly').tagName).toBe('INS');
+  expect(within(rows[0]!).getByText('failed', { selector: 'del' }).tagName).toBe('DEL');
+  expect(within(rows[0]!).getByText('partly', { selector: 'ins' }).tagName).toBe('INS');
   expect(rows[0]!.textContent).toContain('Changed by Pell Quarrier');
   expect(rows[0]!.textContent).toContain('It had been said by Maren Oxblood');
   expect(rows[1]!.textContent).toContain('Their own words before');

@@ -61,6 +61,24 @@ describe('the phrase', () => {
     forget();
   });
 
+  test('what the other side holds should stand in the sentence, and be taken back by a click', async () => {
+    const hold = { ...BARE_HOLD, holder: 'opponent', limb: 'hand', limbSide: 'left', kind: 'grip' } as const;
+    const theirs = {
+      ...hold,
+      id: 't',
+      target: 'sleeve',
+      targetOwner: 'other',
+      targetSide: 'left',
+      cloth: true,
+    } as const;
+    const { user, changes } = await show(attemptWith('one', { controls: [theirs] }));
+    expect(screen.getByRole('group', { name: 'Phrase' }).textContent).toContain(
+      'while they have left hand on their left sleeve',
+    );
+    await user.click(screen.getByRole('button', { name: /Take back: left hand/ }));
+    expect(changes()).toEqual([{ controls: [] }]);
+  });
+
   test('when it was made up on the spot, that should be said in a word, and be taken back', async () => {
     const { user, part, changes } = await show(attemptWith('1', { action: 'armlock', lead: 'left' }));
     await user.click(part('Planned or on the spot'));

@@ -119,6 +119,12 @@ export const Grips = ({
         onNext={next}
       />
       <Doubted saying={saying} field="controls" />
+      {theirs.map((c, i) => (
+        <span key={c.id}>
+          <Soft>{i === 0 ? PHRASE_PARTS_TEXT.theyHave : PHRASE_PARTS_TEXT.and}</Soft>
+          <TakenBack text={sayHold(c, words, sides)} onClick={() => alter(undefined, c.id)} />
+        </span>
+      ))}
     </span>
   );
 };

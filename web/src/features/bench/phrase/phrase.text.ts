@@ -110,6 +110,8 @@ export const PHRASE_PARTS_TEXT = {
   with: ' with ',
   grip: '+ grip',
   whichGrips: 'which grips',
+  theyHave: ' while they have ',
+  and: ' and ',
   entry: 'Entry',
   whatTheyDo: 'what they do',
   they: '; they ',
