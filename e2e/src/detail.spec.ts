@@ -263,11 +263,11 @@ test('when captions are given to the file, they should lie behind the line and o
   await expect(sheet.getByRole('alert')).toContainText('O is taken by “out”');
   await page.keyboard.press('Control+r');
   await expect(sheet.getByRole('alert')).toContainText('belong to the browser');
-  await page.keyboard.press('$');
+  await page.keyboard.press('}');
   await page.getByRole('button', { name: 'Back to the clips' }).click();
   await page.keyboard.press('d');
-  await expect(page.getByTestId('marks-here')).toContainText('No marks waiting. $ drops one while it plays.');
-  await page.keyboard.press('$');
+  await expect(page.getByTestId('marks-here')).toContainText('No marks waiting. } drops one while it plays.');
+  await page.keyboard.press('}');
   await expect(page.getByTestId('marks-here')).toContainText('1 mark waiting.');
   await page.reload();
   await settled(page);

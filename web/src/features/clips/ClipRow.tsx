@@ -2,7 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { attemptCautions, defaultHeight, type PlaceId, type Words } from '@odograph/core';
 import { Link } from 'react-router';
 import { CautionNote, IntervalBand, Mono, ResultMark, Sentence, evidenceText } from '../../design/index.js';
-import { useWords, type ClipView } from '../library/index.js';
+import { timesText, useWords, type ClipView } from '../library/index.js';
 import { Still, useTimecode } from '../player/index.js';
 import type { MapLine } from '../../workers/map.protocol.js';
 import { CLIP_ROW_TEXT } from './clips.text.js';
@@ -57,6 +57,7 @@ export const ClipRow = ({ view, line, isComputed }: Props): React.JSX.Element =>
   const { clip, attempt, footage, file } = view;
   const code = useTimecode(file.id, clip.in.frame);
   const cautions = attemptCautions(attempt, words);
+  const times = timesText(view);
   const to = `/break-down/${footage.id}?clip=${clip.id}`;
   return (
     <Box
@@ -87,6 +88,7 @@ export const ClipRow = ({ view, line, isComputed }: Props): React.JSX.Element =>
         </Box>
         <Box fontSize="14px" color="inkSoft" marginTop="0.5">
           {footage.title}, {footage.setting} <Mono fontSize="13px">{code}</Mono>
+          {times && `, ${times}`}
         </Box>
         <CautionNote cautions={cautions} short />
       </Box>

@@ -1,68 +1,9 @@
-import {
-  COULD,
-  aimReached,
-  errorDecided,
-  finishId,
-  EVIDENCE_WORDS,
-  depthWord,
-  detailChoices,
-  evidenceOf,
-  gripsAtCommit,
-  isNearFinish,
-  isResisted,
-  resultChoices,
-  sayFact,
-  type ActionKind,
-  type Control,
-  type EvidenceHow,
-  type FactUse,
-  type Words,
-} from '@odograph/core';
-import type { ClipView } from '../library/index.js';
+import { depthWord, gripsAtCommit, isResisted, resultChoices, type ActionKind } from '@odograph/core';
+import { itself, one, wordTexts, type Facet } from './facet.js';
+import { gripKey, gripTexts, theirGrips } from './gripFacet.js';
 import { placeTexts, widerThan, withParent } from './placeFacet.js';
+import { WHY_FACETS } from './whyFacets.js';
 import { timeLeft, toCommit, toEnd } from './times.js';
-
-/** One way of choosing clips: a part of the sentence. */
-export type Facet = {
-  readonly key: string;
-  readonly label: string;
-  /** What stands before it in the sentence. */
-  readonly lead: string;
-  /** What stands in it while everything is let through. */
-  readonly any: string;
-  /** What a clip has of it. */
-  readonly valuesOf: (view: ClipView, words: Words) => readonly string[];
-  /** Worked out, not said by anybody: words that are typed are not looked for in it. */ readonly isWorkedOut?: true;
-  /** A value in words: its name first, then everything else it may be called. `views` may be asked for names. */
-  readonly textsOf: (value: string, words: Words, views: readonly ClipView[]) => readonly string[];
-};
-
-const KIND_TEXT: Record<Control['kind'], string> = {
-  grip: 'on',
-  hook: 'hooking',
-  frame: 'framing',
-  underhook: 'underhook at',
-  pin: 'pinning',
-  post: 'posted on',
-  wedge: 'wedged at',
-  lock: 'locked round',
-};
-export const gripKey = (c: Pick<Control, 'limb' | 'kind' | 'target'>): string => `${c.limb} ${c.kind} ${c.target}`;
-const gripTexts = (value: string, words: Words): readonly string[] => {
-  const [limb, kind, target] = value.split(' ') as [string, Control['kind'], string];
-  const word = words.target(target);
-  return [word?.name ?? target, ...(word?.aliases ?? [])].map((t) => `${limb} ${KIND_TEXT[kind]} ${t}`);
-};
-
-const wordTexts =
-  (kind: 'action' | 'reaction' | 'reason') =>
-  (value: string, words: Words): readonly string[] => [
-    words.name(kind, value),
-    ...(words.get(kind, value)?.aliases ?? []),
-  ];
-
-const itself = (value: string): readonly string[] => [value];
-const one = (value: string | null): readonly string[] => (value === null ? [] : [value]);
 
 /** All parts of the sentence, in their order; the first four always stand in it. Adding one is adding a value here, and a test. */
 const LIST = [
@@ -91,6 +32,14 @@ const LIST = [
     textsOf: gripTexts,
   },
   {
+    key: 'theirGrip',
+    label: 'Their grip',
+    lead: 'while they hold',
+    any: 'anything',
+    valuesOf: (v) => [...new Set(theirGrips(v.attempt).map(gripKey))],
+    textsOf: gripTexts,
+  },
+  {
     key: 'finish',
     label: 'Finish',
     lead: 'ending in',
@@ -114,82 +63,7 @@ const LIST = [
     valuesOf: (v) => [...new Set(v.attempt.reactions.map((r) => r.what))],
     textsOf: wordTexts('reaction'),
   },
-  {
-    key: 'quality',
-    label: 'How good their reaction was',
-    lead: 'which was',
-    any: 'right or wrong',
-    valuesOf: (v) => [...new Set(v.attempt.reactions.flatMap((r) => r.quality ?? []))],
-    textsOf: (value) =>
-      detailChoices().find(({ value: v }) => v.kind === 'quality' && v.quality === value)?.texts ?? [value],
-  },
-  {
-    key: 'fact',
-    label: 'How they stood',
-    lead: 'with',
-    any: 'any stance',
-    valuesOf: (v) => [...new Set(v.attempt.facts.map(({ fact, value, whose }) => `${fact} ${value} ${whose}`))],
-    textsOf: (key, words) => {
-      const [fact, value, whose] = key.split(' ') as [string, string, FactUse['whose']];
-      return [sayFact({ fact, value, whose, side: null, when: 'start' }, words)];
-    },
-  },
-  {
-    key: 'alternative',
-    label: 'What else was there',
-    lead: 'where',
-    any: 'anything else was there',
-    valuesOf: (v) => [
-      ...new Set(v.attempt.alternatives.map((a) => `${a.by} ${a.isAction ? 'action' : 'reaction'} ${a.what}`)),
-    ],
-    textsOf: (key, words) => {
-      const [by, kind, what] = key.split(' ') as [keyof typeof COULD, 'action' | 'reaction', string];
-      return COULD[by].map((could) => `${could} ${words.name(kind, what)}`);
-    },
-  },
-  {
-    key: 'how',
-    isWorkedOut: true,
-    label: 'How it’s known',
-    lead: 'with something',
-    any: 'known in any way',
-    valuesOf: (v) => [...new Set(evidenceOf(v.attempt).map(({ how }) => how))],
-    textsOf: (value) => [EVIDENCE_WORDS[value as EvidenceHow]],
-  },
-  {
-    key: 'aim',
-    label: 'What it was for',
-    lead: 'aimed at',
-    any: 'whatever it aims at',
-    valuesOf: (v) => one(v.attempt.aim && finishId(aimReached(v.attempt.aim))),
-    textsOf: placeTexts,
-  },
-  {
-    key: 'decided',
-    isWorkedOut: true,
-    label: 'Given or thrown away',
-    lead: 'that was',
-    any: 'given, thrown away or neither',
-    valuesOf: (v) => one(errorDecided(v.attempt)),
-    textsOf: itself,
-  },
-  {
-    key: 'near',
-    isWorkedOut: true,
-    label: 'Near finish',
-    lead: 'that was a',
-    any: 'near finish or not',
-    valuesOf: (v, words) => (isNearFinish(v.attempt, words) ? ['near finish'] : []),
-    textsOf: itself,
-  },
-  {
-    key: 'run',
-    label: 'Run',
-    lead: 'in the run',
-    any: 'any run',
-    valuesOf: (v) => one(v.attempt.runName || null),
-    textsOf: itself,
-  },
+  ...WHY_FACETS,
   {
     key: 'result',
     label: 'Result',

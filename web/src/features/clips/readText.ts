@@ -9,7 +9,8 @@ import {
   type Words,
 } from '@odograph/core';
 import type { ClipView } from '../library/index.js';
-import { facetOf, gripKey, type FacetKey } from './facets.js';
+import { facetOf, type FacetKey } from './facets.js';
+import { gripKey } from './gripFacet.js';
 
 /** A part that a typed text asks for: the facet that has it, and the values of which one will do. */
 type Wanted = { readonly facet: FacetKey; readonly isIt: (value: string, words: Words) => boolean };
@@ -46,7 +47,7 @@ const wantedOf = (meant: Meant, isSideTyped: boolean): Wanted | undefined => {
     case 'reason':
       return one('reason', meant.reason);
     case 'grip':
-      return meant.holder === 'subject' ? one('grip', gripKey(meant.hold)) : undefined;
+      return one(meant.holder === 'subject' ? 'grip' : 'theirGrip', gripKey(meant.hold));
     case 'fact':
       return one('fact', `${meant.fact.fact} ${meant.fact.value} ${meant.fact.whose}`);
     case 'alternative':

@@ -4,6 +4,7 @@ export { failureText, fieldName, refusalText, sizeText } from './refusal.text.js
 export { NOTHING_FOR_STUDENTS } from './students.text.js';
 export { Refusal } from './Refusal.js';
 export { SaveState } from './SaveState.js';
+export { attemptTimes, timesText } from './attemptTimes.js';
 export { useOwn } from './useOwn.js';
 export { useToday } from './useToday.js';
 export { useTables } from './useTables.js';

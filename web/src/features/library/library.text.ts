@@ -23,3 +23,10 @@ export const SAVE_STATE_TEXT = {
     ` ${isFull ? 'This browser is full' : 'This browser keeps nothing'}: don’t close this window.`,
   signInAgain: 'Sign in again',
 } as const;
+
+export const ATTEMPT_TIMES_TEXT = {
+  toCommit: (seconds: number): string => `${seconds.toFixed(1)} s to commit`,
+  toEnd: (seconds: number, isThen: boolean): string => `${isThen ? 'then ' : ''}${seconds.toFixed(1)} s to the end`,
+  left: (ms: number): string =>
+    `${Math.floor(ms / 60_000)}:${String(Math.floor(ms / 1000) % 60).padStart(2, '0')} left`,
+} as const;

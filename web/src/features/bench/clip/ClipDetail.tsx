@@ -70,6 +70,25 @@ export const ClipDetail = ({
         </Bare>
       </Box>
     ))}
+    {instants.drawn.map((frame) => (
+      <Bare
+        key={frame}
+        type="button"
+        tabIndex={-1}
+        data-testid="drawn-instant"
+        onClick={() => instants.goTo({ frame })}
+      >
+        {T.drawing}{' '}
+        <Mono fontSize="13px" color="ink">
+          {timecode(table, Math.min(frame, frameCount(table) - 1))}
+        </Mono>
+      </Bare>
+    ))}
+    {instants.times && (
+      <Box as="span" fontFamily="body" fontSize="14px" data-testid="times">
+        {instants.times}
+      </Box>
+    )}
     {loops.from !== null && (
       <Box color="inHand">
         <Caps text={T.loopFrom(timecode(table, loops.from))} />

@@ -4,6 +4,7 @@ export const INSTANT_TEXT = {
   notSaid: 'not marked',
   assumed: 'Nobody said where it ended; this is where the loop round the mark did.',
   outside: (name: string): string => `The clip doesn’t reach this frame, so ${name} stays where it was.`,
+  drawing: 'drawing',
   own: 'What happens here',
   ownHint: 'A name for this instant: “hips switch”. Enter keeps it, Esc leaves it.',
   ownRefusal: 'It needs a name of up to 40 letters, and the clip has to reach this frame.',

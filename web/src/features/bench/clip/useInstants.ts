@@ -1,6 +1,6 @@
-import { KEY_MOMENTS, type ErrorUse, type KeyMoment } from '@odograph/core';
+import { KEY_MOMENTS, type Clip, type Drawing, type ErrorUse, type KeyMoment } from '@odograph/core';
 import { useState } from 'react';
-import { type ClipView } from '../../library/index.js';
+import { timesText, useLibrary, type ClipView } from '../../library/index.js';
 import { useEdit } from '../../replica/index.js';
 import type { PlayerHandle } from '../../player/index.js';
 import { INSTANT_TEXT as T } from './clip.text.js';
@@ -35,6 +35,8 @@ export type Instants = {
   readonly problem: string | null;
   readonly goTo: (instant: Pick<NamedInstant, 'frame'>) => void;
   /** Instants by names of their own, in their order. */ readonly own: readonly KeyMoment[];
+  /** Frames of the clip on which something is drawn. */ readonly drawn: readonly number[];
+  /** How long the attempt took, and what was left on the clock, in words. */ readonly times: string;
   /** Gives the frame that is shown a name; false where the clip doesn't reach it. */ readonly call: (
     name: string,
   ) => boolean;
@@ -76,15 +78,34 @@ const rowsOf = (view: ClipView): readonly NamedInstant[] => {
 /** Says why an instant cannot lie at a frame; null where it can. */
 const against = (view: ClipView, name: InstantName, at: number): string | null => {
   const { clip } = view;
-  if (at < clip.in.frame || at > clip.out.frame) return T.outside(name);
+  if (!isWithin(clip, at)) return T.outside(name);
   if (name === UNTIL) return null;
   const { start, commit, end }: Ends = { ...attemptAt(view), ...(isKeyMoment(name) ? {} : { [name]: at }) };
   if (start > end || (commit !== null && (commit < start || commit > end))) return T.order;
   return null;
 };
 
+const isWithin = (clip: Clip, at: number): boolean => at >= clip.in.frame && at <= clip.out.frame;
+/** Where in a clip something is drawn on the picture. */
+const drawnIn = (clip: Clip, drawings: readonly Drawing[]): readonly number[] =>
+  drawings
+    .flatMap((d) => (d.angleId === clip.angleId && isWithin(clip, d.from.frame) ? [d.from.frame] : []))
+    .sort((a, b) => a - b);
+
+/** Every frame that has a name or a drawing, in their order. */
+const framesOf = (
+  rows: readonly NamedInstant[],
+  own: readonly KeyMoment[],
+  drawn: readonly number[],
+): readonly number[] =>
+  [...rows.flatMap((row) => row.frame ?? []), ...own.map((m) => m.at.frame), ...drawn].sort((a, b) => a - b);
+
+/** Its instants by names of their own. */
+const ownIn = (clip: Clip): readonly KeyMoment[] =>
+  clip.keyMoments.filter((m) => !isKeyMoment(m.name)).sort((a, b) => a.at.frame - b.at.frame);
+
 const NONE: Instants = {
-  ...{ rows: [], keys: {}, problem: null, own: [] },
+  ...{ rows: [], keys: {}, problem: null, own: [], drawn: [], times: '' },
   ...{ goTo: () => undefined, call: () => false, remove: () => undefined },
 };
 
@@ -94,18 +115,19 @@ export const useInstants = (
   { player, table, frame }: Pick<PlayerHandle, 'player' | 'table' | 'frame'>,
 ): Instants => {
   const edit = useEdit();
+  const { drawings } = useLibrary();
   const [problem, setProblem] = useState<{ readonly clipId: string; readonly text: string } | null>(null);
   if (!view || !table) return NONE;
   const { clip, attempt } = view;
   const rows = rowsOf(view);
   const mistake = mistakeIn(view);
-  const own = clip.keyMoments.filter((m) => !isKeyMoment(m.name)).sort((a, b) => a.at.frame - b.at.frame);
+  const [own, drawn] = [ownIn(clip), drawnIn(clip, drawings)];
   const keep = (keyMoments: readonly KeyMoment[]): void => edit({ kind: 'clip', id: clip.id, changes: { keyMoments } });
   const call = (name: string): boolean => {
     const at = frame();
-    const isIn = at >= clip.in.frame && at <= clip.out.frame;
-    if (isIn) keep([...without(clip.keyMoments, name), { name, at: instantAt(table, at) }]);
-    return isIn;
+    if (!isWithin(clip, at)) return false;
+    keep([...without(clip.keyMoments, name), { name, at: instantAt(table, at) }]);
+    return true;
   };
   const goTo = ({ frame: at }: Pick<NamedInstant, 'frame'>): void => {
     if (at === null) return;
@@ -139,12 +161,12 @@ export const useInstants = (
     });
   };
   const toNext = (): void => {
-    const there = [...rows.flatMap((row) => row.frame ?? []), ...own.map((m) => m.at.frame)].sort((a, b) => a - b);
+    const there = framesOf(rows, own, drawn);
     const next = there.find((at) => at > frame()) ?? there[0];
     if (next !== undefined) goTo({ frame: next });
   };
   return {
-    ...{ rows, goTo, own, call },
+    ...{ rows, goTo, own, drawn, call, times: timesText(view) },
     remove: (name) => keep(without(clip.keyMoments, name)),
     problem: problem?.clipId === clip.id ? problem.text : null,
     keys: { ...Object.fromEntries(rows.map((row) => [row.key, () => set(row)])), e: toNext },

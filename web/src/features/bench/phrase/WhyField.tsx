@@ -24,8 +24,8 @@ import { SeveralField } from './SeveralField.js';
 import { Soft } from './Soft.js';
 import type { WhySaid } from './whyFinder.js';
 
-/** The frame that is shown, and the camera that shows it. */
-export type Shown = { readonly angleId: string; readonly frame: number };
+/** The frame that is shown, the camera that shows it, and the clip in hand. */
+export type Shown = { readonly angleId: string; readonly frame: number; readonly clipId: string };
 
 export const isWhySaid = (attempt: Attempt): boolean =>
   attempt.alternatives.length + attempt.links.length + attempt.evidence.length > 0 ||
@@ -81,9 +81,11 @@ const changesBy = (said: WhySaid, { attempt, at }: Saying, shown: Shown | null):
       return { evidence: withEvidence(evidence, { ...said.known, proof: null }) };
     case 'proof': {
       const last = evidence.at(-1);
-      return last && shown
-        ? { evidence: withEvidence(evidence, { ...last, proof: { kind: 'frame', ...shown } }) }
-        : null;
+      if (!last || !shown) return null;
+      const { angleId, frame, clipId } = shown;
+      const proof =
+        said.by === 'clip' ? ({ kind: 'clip', clipId } as const) : ({ kind: 'frame', angleId, frame } as const);
+      return { evidence: withEvidence(evidence, { ...last, proof }) };
     }
     case 'form':
       return { form: said.form };

@@ -174,6 +174,7 @@ export const WHY_TEXT = {
   nthTry: (nth: number): string => `try ${nth} of the same thing`,
   guess: 'only a guess',
   proof: 'this frame shows it',
+  proofClip: 'this clip shows it',
   until: 'until this frame',
   untilFrame: (frame: number): string => `, until frame ${frame}`,
   toAct: (seconds: number, frames: number): string => ` (${seconds.toFixed(1)} s to act, ${frames} frames)`,

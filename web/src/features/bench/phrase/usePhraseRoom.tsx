@@ -53,7 +53,7 @@ const panelOf = (desk: Desk, view: ClipView, beside: Beside): ReactNode => {
       onLine={(typed) => move({ does: 'tell', way: { by: 'line', typed } })}
       onLeave={toPicture}
       now={desk.now}
-      shown={() => ({ angleId: bench.angle.id, frame: desk.handle.frame() })}
+      shown={() => ({ angleId: bench.angle.id, frame: desk.handle.frame(), clipId: view.clip.id })}
       isMirrored={isMirrored}
       sides={beside.telling.of(view)}
       focus={desk.sentence}

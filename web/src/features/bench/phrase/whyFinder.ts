@@ -28,7 +28,7 @@ export type WhySaid =
   | { readonly is: 'link'; readonly link: ToldLink }
   | { readonly is: 'guess' }
   | { readonly is: 'known'; readonly known: Known }
-  | { readonly is: 'proof' }
+  | { readonly is: 'proof'; readonly by: 'frame' | 'clip' }
   | { readonly is: 'form'; readonly form: string }
   /** What it was for, and what the run is called that it is part of. */
   | { readonly is: 'aim'; readonly aim: NonNullable<Attempt['aim']> }
@@ -145,7 +145,13 @@ export const whyFinder = (
     ...(attempt.links.length ? [{ value: { is: 'guess' } as const, texts: [T.guess, 'perhaps', 'guess'] }] : []),
     ...as(knownChoices(attempt, words), (known) => ({ is: 'known', known })),
     ...(attempt.evidence.length
-      ? [{ value: { is: 'proof' } as const, texts: [T.proof, 'proof', 'shown here', 'seen here'] }]
+      ? [
+          { value: { is: 'proof', by: 'frame' } as const, texts: [T.proof, 'proof', 'shown here', 'seen here'] },
+          {
+            value: { is: 'proof', by: 'clip' } as const,
+            texts: [T.proofClip, 'the clip shows it', 'seen in this clip'],
+          },
+        ]
       : []),
   ];
   const lists = [always.any, ...(attempt.alternatives.length ? [always.aboutAlternative] : []), here];
