@@ -1,15 +1,17 @@
-import type { Attempt } from '@odograph/core';
-import { expect, frameSaid, libraryOf, openBench, saved, settled, signIn, test, type Page } from './support/test.js';
+import {
+  attemptInHand,
+  expect,
+  frameSaid,
+  libraryOf,
+  openBench,
+  settled,
+  signIn,
+  test,
+  type Page,
+} from './support/test.js';
 
 test.use({ product: 'detail' });
 
-/** The attempt that the bench has in hand, as the server has it. */
-const inHand = async (page: Page, url: string): Promise<Attempt> => {
-  await saved(page).waitFor();
-  const { clips, attempts } = await libraryOf(page, url);
-  const clip = clips.find((c) => c.id === new URL(page.url()).searchParams.get('clip'))!;
-  return attempts.find((a) => a.id === clip.attemptId)!;
-};
 const field = async (page: Page, name: string, texts: readonly string[]): Promise<void> => {
   const at = page.getByRole('combobox', { name });
   for (const text of texts) {
@@ -51,7 +53,7 @@ test('when a near finish is told in full, all of it should be kept, shown by the
   expect(rest.controls).toBeLessThanOrEqual(BEFORE.controls);
   for (let i = 0; i < 10; i++) await page.keyboard.press('ArrowDown');
   await settled(page);
-  const before = await inHand(page, running.url);
+  const before = await attemptInHand(page, running.url);
   expect(before).toMatchObject({ action: 'foot-twist', result: 'failed', depth: 3, facts: [], links: [] });
 
   // how they stood, by keys on the board alone
@@ -85,7 +87,7 @@ test('when a near finish is told in full, all of it should be kept, shown by the
     'run: three ways to the foot',
   ]);
   await page.keyboard.press('Escape');
-  const told = await inHand(page, running.url);
+  const told = await attemptInHand(page, running.url);
   expect(told).toMatchObject({
     aim: { kind: 'submission', submission: 'straight-kneelock' },
     runName: 'three ways to the foot',
@@ -110,7 +112,10 @@ test('when a near finish is told in full, all of it should be kept, shown by the
   await page.getByRole('textbox', { name: 'Note' }).click();
   await field(page, WHY, ['run: three']);
   await page.keyboard.press('Escape');
-  expect(await inHand(page, running.url)).toMatchObject({ action: 'heel-twist', runName: 'three ways to the foot' });
+  expect(await attemptInHand(page, running.url)).toMatchObject({
+    action: 'heel-twist',
+    runName: 'three ways to the foot',
+  });
   await expect(page.getByTestId('run')).toContainText('three ways to the foot');
   for (let i = 0; i < 2; i++) await page.keyboard.press('ArrowDown');
   await expect(page.getByTestId('run')).toContainText('three ways to the foot');
@@ -148,7 +153,7 @@ test('when a near finish is told in full, all of it should be kept, shown by the
   await settled(page);
   await page.getByRole('textbox', { name: 'Note' }).click();
   await field(page, WHY, ['this frame shows it']);
-  const proved = await inHand(page, running.url);
+  const proved = await attemptInHand(page, running.url);
   expect(proved.evidence[0]!.proof).toMatchObject({ kind: 'frame', angleId: angle!.id });
 
   // beside the heel hook that came before it

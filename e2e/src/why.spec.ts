@@ -1,16 +1,19 @@
-import type { Attempt } from '@odograph/core';
 import { AxeBuilder } from '@axe-core/playwright';
-import { expect, frameSaid, libraryOf, openBench, saved, settled, signIn, test, type Page } from './support/test.js';
+import {
+  attemptInHand,
+  expect,
+  frameSaid,
+  libraryOf,
+  openBench,
+  saved,
+  settled,
+  signIn,
+  test,
+  type Page,
+} from './support/test.js';
 
 test.use({ product: 'detail' });
 
-/** The attempt that the bench has in hand, as the server has it. */
-const inHand = async (page: Page, url: string): Promise<Attempt> => {
-  await saved(page).waitFor();
-  const { clips, attempts } = await libraryOf(page, url);
-  const clip = clips.find((c) => c.id === new URL(page.url()).searchParams.get('clip'))!;
-  return attempts.find((a) => a.id === clip.attemptId)!;
-};
 const noFaults = async (page: Page): Promise<void> =>
   expect((await new AxeBuilder({ page }).analyze()).violations.map((v) => v.id)).toEqual([]);
 
@@ -22,7 +25,7 @@ test('when it is told in full why a sweep failed, all of it should be kept, foun
   await openBench(page, 'Lantern Cup, final round');
   for (let i = 0; i < 9; i++) await page.keyboard.press('ArrowDown');
   await settled(page);
-  const before = await inHand(page, running.url);
+  const before = await attemptInHand(page, running.url);
   expect(before).toMatchObject({ action: 'hip-bump', result: 'failed' });
   await page.keyboard.press('Shift+ArrowRight');
   await page.keyboard.press('Shift+ArrowRight');
@@ -60,7 +63,7 @@ test('when it is told in full why a sweep failed, all of it should be kept, foun
   ]);
   await page.keyboard.press('Escape');
 
-  const told = await inHand(page, running.url);
+  const told = await attemptInHand(page, running.url);
   expect(told.facts.slice(-2)).toMatchObject([
     { fact: 'hips', value: 'off', whose: 'subject', when: 'start' },
     { fact: 'arms-inside', value: 'both', whose: 'subject' },
@@ -148,7 +151,7 @@ test('when it is told in full why a sweep failed, all of it should be kept, foun
   const shown = await frameSaid(page);
   await page.getByRole('textbox', { name: 'Note' }).click();
   await field('What else there was, and why', ['this frame shows it']);
-  const proved = await inHand(page, running.url);
+  const proved = await attemptInHand(page, running.url);
   expect(proved.evidence[0]!.proof).toMatchObject({ kind: 'frame', frame: shown });
   expect(proved.evidence[0]!.proof).not.toMatchObject({ angleId: proved.angleId });
 

@@ -1,5 +1,5 @@
 import { test as base, type Page } from '@playwright/test';
-import type { Library } from '@odograph/core';
+import type { Attempt, Library } from '@odograph/core';
 import { COACH } from './accounts.js';
 import { Running } from './running.js';
 
@@ -83,3 +83,11 @@ export const frameSaid = async (page: Page): Promise<number> =>
 /** The library as the server has it. */
 export const libraryOf = async (page: Page, url: string): Promise<Library> =>
   (await (await page.request.get(`${url}/api/library`)).json()) as Library;
+
+/** The attempt that the bench has in hand, as the server has it. */
+export const attemptInHand = async (page: Page, url: string): Promise<Attempt> => {
+  await saved(page).waitFor();
+  const { clips, attempts } = await libraryOf(page, url);
+  const clip = clips.find((c) => c.id === new URL(page.url()).searchParams.get('clip'))!;
+  return attempts.find((a) => a.id === clip.attemptId)!;
+};

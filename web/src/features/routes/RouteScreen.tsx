@@ -1,7 +1,6 @@
 import { sizeSeen } from '@odograph/core';
-import { useEffect, useRef } from 'react';
-import { OverPicture, placeIn } from '../drawn/index.js';
-import { useLeading } from '../follow/index.js';
+import { useEffect } from 'react';
+import { LeadPointer, useLeading } from '../follow/index.js';
 import type { ClipView } from '../library/index.js';
 import { FrameVideo, partOf, playsByItself, usePlayer } from '../player/index.js';
 import type { RouteLeading } from './RouteLead.js';
@@ -23,7 +22,6 @@ export const RouteScreen = ({
   const point = useLeading(handle, follow.isLead, follow.say, {
     ...{ angleId: angle.id, isMirrored: false, hasDrawings: false },
   });
-  const svg = useRef<SVGSVGElement>(null);
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
       if (event.key !== ' ' || (event.target instanceof HTMLElement && event.target.tagName === 'BUTTON')) return;
@@ -33,18 +31,9 @@ export const RouteScreen = ({
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
   }, [handle.player]);
-  const size = sizeSeen(angle, file);
   return (
     <FrameVideo handle={handle} label={view.footage.title} part={partOf(angle, file)}>
-      {follow.isLead && (
-        <OverPicture
-          ref={svg}
-          size={size}
-          aria-hidden
-          onPointerMove={(event) => point(placeIn(svg.current, event, size, false) ?? null)}
-          onPointerLeave={() => point(null)}
-        />
-      )}
+      {follow.isLead && <LeadPointer size={sizeSeen(angle, file)} isMirrored={false} onPoint={point} />}
     </FrameVideo>
   );
 };

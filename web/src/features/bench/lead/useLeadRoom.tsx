@@ -1,9 +1,8 @@
 import { sizeSeen, timecode } from '@odograph/core';
-import { useRef, useState, type ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { Action } from '../../../design/index.js';
-import { OverPicture, placeIn } from '../../drawn/index.js';
-import { FOLLOW_TEXT as T, LeadLine, useFollowing, useLeading } from '../../follow/index.js';
+import { FOLLOW_TEXT as T, LeadLine, LeadPointer, useFollowing, useLeading } from '../../follow/index.js';
 import type { PlayerState } from '../../player/index.js';
 import type { Desk, Room } from '../desk/index.js';
 
@@ -16,7 +15,6 @@ export const useLeadRoom = (
   const { player } = handle;
   const [isOn, setOn] = useState(false);
   const [kept, keep] = useState<(PlayerState & { readonly angleId: string }) | null>(null);
-  const svg = useRef<SVGSVGElement>(null);
   const follow = useFollowing(isOn);
   const { isLead } = follow;
   const point = useLeading(handle, isLead, follow.say, { angleId: bench.angle.id, isMirrored, hasDrawings });
@@ -34,16 +32,9 @@ export const useLeadRoom = (
     } else keep({ ...player.snapshot(), frame: player.meant(), angleId: bench.angle.id });
   };
   const here = kept?.angleId === bench.angle.id ? kept : null;
-  const size = sizeSeen(bench.angle, bench.file);
   return {
     onPicture: isLead && (
-      <OverPicture
-        ref={svg}
-        size={size}
-        aria-hidden
-        onPointerMove={(event) => point(placeIn(svg.current, event, size, isMirrored) ?? null)}
-        onPointerLeave={() => point(null)}
-      />
+      <LeadPointer size={sizeSeen(bench.angle, bench.file)} isMirrored={isMirrored} onPoint={point} />
     ),
     room: {
       keys: { ...(mayWrite ? { '>': toggle } : {}), '<': back },
