@@ -93,7 +93,7 @@ export const proposedResult = (
 export type Standing =
   | { readonly kind: 'draft'; readonly missing: readonly string[] }
   | { readonly kind: 'unplaced'; readonly missing: 'position' | 'action' | 'finish' }
-  | { readonly kind: 'left out'; readonly because: 'footage not counted' | 'shown as a mistake' }
+  | { readonly kind: 'left out'; readonly because: 'footage not counted' | 'shown as a mistake' | 'only told' }
   | { readonly kind: 'shown'; readonly from: PlaceId; readonly to: PlaceId }
   | { readonly kind: 'counted'; readonly from: PlaceId; readonly to: PlaceId };
 
@@ -105,6 +105,9 @@ export const standingOf = (attempt: Attempt, footage: Footage, words: Words): St
   const missing = missingParts(attempt);
   if (missing.length || !attempt.state || !attempt.action) return { kind: 'draft', missing };
   if (!footage.counted) return { kind: 'left out', because: 'footage not counted' };
+  // how it went is known from somebody's words alone: a statement, kept and shown
+  if (attempt.evidence.some((e) => e.part === 'result' && e.how === 'told' && e.proof === null))
+    return { kind: 'left out', because: 'only told' };
   const shown = attempt.result === 'shown' || !isResisted(attempt, footage);
   if (shown && attempt.shownAs === 'mistake') return { kind: 'left out', because: 'shown as a mistake' };
   if (!words.position(attempt.state.position)) return { kind: 'unplaced', missing: 'position' };
