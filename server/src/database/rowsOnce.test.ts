@@ -43,8 +43,8 @@ describe('lists in the rows they belong to', () => {
       for (const { id, version } of library[list]) await done('DELETE', `/api/${list}/${id}`, { baseVersion: version });
     const unknown = { facts: [], alternatives: [], links: [], evidence: [], form: '', aim: null, runName: '' };
     const { place, purposes, hidden, handedFrom } = BARE_HOLD;
-    for (const { id, version, facts, controls, reactions } of library.attempts)
-      if (facts.length)
+    for (const { id, version, facts, controls, reactions, aim, runName } of library.attempts)
+      if (facts.length || aim || runName)
         await done('PATCH', `/api/attempts/${id}`, {
           baseVersion: version,
           changes: {
