@@ -1,9 +1,11 @@
 import {
   attemptInHand,
+  drawRightAngle,
   expect,
   frameSaid,
   libraryOf,
   openBench,
+  sayIn,
   settled,
   signIn,
   test,
@@ -12,13 +14,6 @@ import {
 
 test.use({ product: 'detail' });
 
-const field = async (page: Page, name: string, texts: readonly string[]): Promise<void> => {
-  const at = page.getByRole('combobox', { name });
-  for (const text of texts) {
-    await at.fill(text);
-    await at.press('Enter');
-  }
-};
 /** Words and controls that are seen on the bench, but for those of the clips that are told. */
 const seenAtRest = (page: Page): Promise<{ readonly words: number; readonly controls: number }> =>
   page.evaluate(() => {
@@ -70,11 +65,11 @@ test('when a near finish is told in full, all of it should be kept, shown by the
   for (let i = 0; i < 3; i++) await page.keyboard.press('Shift+ArrowRight');
   await settled(page);
   const until = await frameSaid(page);
-  await field(page, 'Grips', ['right knee bent', 'left hand on left heel', 'at the heel', 'to pull']);
-  await field(page, 'Grips', ['right hand on left heel', 'from the left hand']);
-  await field(page, 'Their reaction', ['roll through', 'too late', 'decided it']);
+  await sayIn(page, 'Grips', ['right knee bent', 'left hand on left heel', 'at the heel', 'to pull']);
+  await sayIn(page, 'Grips', ['right hand on left heel', 'from the left hand']);
+  await sayIn(page, 'Their reaction', ['roll through', 'too late', 'decided it']);
   await page.getByRole('textbox', { name: 'Note' }).click();
-  await field(page, WHY, [
+  await sayIn(page, WHY, [
     'they could have hide the heel',
     'until this frame',
     'we could have straight ankle lock',
@@ -110,7 +105,7 @@ test('when a near finish is told in full, all of it should be kept, shown by the
   for (let i = 0; i < 2; i++) await page.keyboard.press('ArrowUp');
   await settled(page);
   await page.getByRole('textbox', { name: 'Note' }).click();
-  await field(page, WHY, ['run: three']);
+  await sayIn(page, WHY, ['run: three']);
   await page.keyboard.press('Escape');
   expect(await attemptInHand(page, running.url)).toMatchObject({
     action: 'heel-twist',
@@ -126,13 +121,7 @@ test('when a near finish is told in full, all of it should be kept, shown by the
 
   // an angle drawn on it
   await page.keyboard.press('Home');
-  await page.keyboard.press('#');
-  await page.keyboard.press('v');
-  await page.keyboard.press('Enter');
-  for (const key of ['ArrowRight', 'ArrowUp']) {
-    for (let i = 0; i < 4; i++) await page.keyboard.press(`Shift+${key}`);
-    await page.keyboard.press('Enter');
-  }
+  await drawRightAngle(page);
   await expect(page.getByTestId('drawn').getByText('90° in the picture')).toBeVisible();
   await page.keyboard.press('Escape');
   // a small picture in the picture is marked once, and is the camera that shows what was felt
@@ -152,7 +141,7 @@ test('when a near finish is told in full, all of it should be kept, shown by the
   await page.getByRole('group', { name: 'Phrase' }).waitFor();
   await settled(page);
   await page.getByRole('textbox', { name: 'Note' }).click();
-  await field(page, WHY, ['this frame shows it']);
+  await sayIn(page, WHY, ['this frame shows it']);
   const proved = await attemptInHand(page, running.url);
   expect(proved.evidence[0]!.proof).toMatchObject({ kind: 'frame', angleId: angle!.id });
 

@@ -1,10 +1,12 @@
 import { AxeBuilder } from '@axe-core/playwright';
 import {
   attemptInHand,
+  drawRightAngle,
   expect,
   frameSaid,
   libraryOf,
   openBench,
+  sayIn,
   saved,
   settled,
   signIn,
@@ -32,14 +34,7 @@ test('when it is told in full why a sweep failed, all of it should be kept, foun
   await settled(page);
   const until = await frameSaid(page);
 
-  const field = async (name: string, texts: readonly string[]): Promise<void> => {
-    const at = page.getByRole('combobox', { name });
-    for (const text of texts) {
-      await at.fill(text);
-      await at.press('Enter');
-    }
-  };
-  await field('Grips', [
+  await sayIn(page, 'Grips', [
     'hips up',
     'my arms inside',
     'right hand on left wrist',
@@ -47,9 +42,9 @@ test('when it is told in full why a sweep failed, all of it should be kept, foun
     'to pull',
     'not seen',
   ]);
-  await field('Their reaction', ['too late', 'with the left hand', 'decided it']);
+  await sayIn(page, 'Their reaction', ['too late', 'with the left hand', 'decided it']);
   await page.getByRole('textbox', { name: 'Note' }).click();
-  await field('What else there was, and why', [
+  await sayIn(page, 'What else there was, and why', [
     'they could have posture up',
     'but hesitated',
     'until this frame',
@@ -92,13 +87,7 @@ test('when it is told in full why a sweep failed, all of it should be kept, foun
   await expect(page.getByText(/A counter to the one at/)).toHaveCount(0);
 
   // an angle on the frozen frame, by keys alone
-  await page.keyboard.press('#');
-  await page.keyboard.press('v');
-  await page.keyboard.press('Enter');
-  for (const key of ['ArrowRight', 'ArrowUp']) {
-    for (let i = 0; i < 4; i++) await page.keyboard.press(`Shift+${key}`);
-    await page.keyboard.press('Enter');
-  }
+  await drawRightAngle(page);
   await expect(page.getByTestId('drawn').getByText('90° in the picture')).toBeVisible();
   await noFaults(page);
   await page.keyboard.press('Escape');
@@ -150,7 +139,7 @@ test('when it is told in full why a sweep failed, all of it should be kept, foun
   await settled(page);
   const shown = await frameSaid(page);
   await page.getByRole('textbox', { name: 'Note' }).click();
-  await field('What else there was, and why', ['this frame shows it']);
+  await sayIn(page, 'What else there was, and why', ['this frame shows it']);
   const proved = await attemptInHand(page, running.url);
   expect(proved.evidence[0]!.proof).toMatchObject({ kind: 'frame', frame: shown });
   expect(proved.evidence[0]!.proof).not.toMatchObject({ angleId: proved.angleId });

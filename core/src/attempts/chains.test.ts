@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { LOGGED, type FOOTAGE } from '../testing/workedExamples.js';
 import { shippedWords } from '../vocabulary/index.js';
-import { counteredBy, courseOf, linkAttempts, linkedRun, runOf, type Link, type Timed } from './index.js';
+import { counteredBy, courseOf, linkAttempts, runOf, type Link, type Timed } from './index.js';
 
 const words = shippedWords();
 const timedIn = (footage: keyof typeof FOOTAGE): readonly Timed[] =>
@@ -154,19 +154,19 @@ describe('a run of linked attempts', () => {
 
   test('from wherever it is asked, a row of links should be the same run; a seam ends it', () => {
     const links = [link('a', 'b'), link('b', 'c', 'counter'), link('c', 'd', 'seam'), link('d', 'e')];
-    for (const id of ['a', 'b', 'c']) expect(linkedRun(id, links)).toEqual(['a', 'b', 'c']);
-    for (const id of ['d', 'e']) expect(linkedRun(id, links)).toEqual(['d', 'e']);
-    expect(linkedRun('f', links)).toEqual(['f']);
+    for (const id of ['a', 'b', 'c']) expect(runOf({ id: id, runName: '' }, [], links)).toEqual(['a', 'b', 'c']);
+    for (const id of ['d', 'e']) expect(runOf({ id: id, runName: '' }, [], links)).toEqual(['d', 'e']);
+    expect(runOf({ id: 'f', runName: '' }, [], links)).toEqual(['f']);
   });
 
   test('where two follow one, it should go on by the first, and the other should come from it', () => {
     const links = [link('a', 'b'), link('a', 'c'), link('c', 'd')];
-    expect(linkedRun('a', links)).toEqual(['a', 'b']);
-    expect(linkedRun('d', links)).toEqual(['a', 'c', 'd']);
+    expect(runOf({ id: 'a', runName: '' }, [], links)).toEqual(['a', 'b']);
+    expect(runOf({ id: 'd', runName: '' }, [], links)).toEqual(['a', 'c', 'd']);
   });
 
   test('links that lead round, set by hand, should end', () => {
-    expect(linkedRun('a', [link('a', 'b', 'set'), link('b', 'a', 'set')])).toEqual(['b', 'a']);
+    expect(runOf({ id: 'a', runName: '' }, [], [link('a', 'b', 'set'), link('b', 'a', 'set')])).toEqual(['b', 'a']);
   });
 
   test('with a name it should be those beside it by the same name, and end where another is told', () => {

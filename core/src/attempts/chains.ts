@@ -112,7 +112,7 @@ export const counteredBy = (q: Timed, all: readonly Timed[]): Timed | undefined 
  * The run of linked attempts that one is part of, in their order: back to the one that follows none, and on by the first that follows each; itself alone where nothing is linked.
  * A seam is no link. `links` of one footage.
  */
-export const linkedRun = (id: string, links: readonly Link[]): readonly string[] => {
+const linkedRun = (id: string, links: readonly Link[]): readonly string[] => {
   const joined = links.filter((l) => l.kind !== 'seam');
   const before = new Map(joined.map((l) => [l.to, l.from]));
   const after = new Map([...joined].reverse().map((l) => [l.from, l.to]));

@@ -23,7 +23,8 @@ export const PURPOSE_WORDS: Readonly<Record<Control['purposes'][number], string>
   open: 'to open it up',
 };
 export const HIDDEN_WORDS = 'not seen';
-export const HANDED_WORDS = 'from the other hand';
+/** From which hand a hold was taken over; null = not said which. */
+export const handedWords = (hand: Control['limbSide']): string => `from the ${hand ?? 'other'} hand`;
 
 /** What may be said about a hold that was told: where exactly, how deep, how the thumb is, what for, and that nobody can see it. */
 export type HoldDetail =
@@ -67,7 +68,7 @@ const detailsOf = ({
   ...(thumb === null ? [] : [THUMB_WORDS[thumb]]),
   ...purposes.map((purpose) => PURPOSE_WORDS[purpose]),
   ...(hidden ? [HIDDEN_WORDS] : []),
-  ...(handed ? [limbSide === null ? HANDED_WORDS : `from the ${otherSide(limbSide)} hand`] : []),
+  ...(handed ? [handedWords(limbSide && otherSide(limbSide))] : []),
 ];
 
 /** A hold in words, with what is said about it behind: *right hand on their left sleeve (wrist, to steer)*. */

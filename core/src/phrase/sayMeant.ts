@@ -1,10 +1,10 @@
 import {
   BARE_ALTERNATIVE,
   RESULT_WORDS,
+  aimText,
   depthWord,
   finishId,
   placeName,
-  sayAim,
   sayAlternative,
   sayControl,
   sayFact,
@@ -60,7 +60,7 @@ export const sayMeant = (
     case 'fact':
       return sayFact(meant.fact, words);
     case 'aim':
-      return `aimed at ${sayAim(meant.aim, words)}`;
+      return aimText('own', meant.aim, words);
     case 'known':
       return EVIDENCE_WORDS[meant.how];
     case 'alternative':

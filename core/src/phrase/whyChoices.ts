@@ -12,6 +12,7 @@ import {
   WHEN_WORDS,
   bareWhose,
   factText,
+  handedWords,
   placesOn,
   sayFact,
   valuesOf,
@@ -94,11 +95,8 @@ export const holdDetailChoices = (target: string, words: Words): readonly Sayabl
 /** That a hold was taken over from another hand, of those it may have been taken from (`mayBeFrom`); the last one of each hand. */
 export const handedChoices = (from: readonly Control[]): readonly Sayable<HoldDetail>[] =>
   [...new Map(from.map((c) => [c.limbSide, c])).values()].map(({ id, limbSide }) => {
-    const hand = limbSide === null ? 'the other hand' : `the ${limbSide} hand`;
-    return {
-      value: { kind: 'handed', from: id },
-      texts: [`from ${hand}`, `handed from ${hand}`, `taken over from ${hand}`],
-    };
+    const from = handedWords(limbSide);
+    return { value: { kind: 'handed', from: id }, texts: [from, `handed ${from}`, `taken over ${from}`] };
   });
 
 /** What an attempt was for: any place, any submission. */

@@ -91,3 +91,21 @@ export const attemptInHand = async (page: Page, url: string): Promise<Attempt> =
   const clip = clips.find((c) => c.id === new URL(page.url()).searchParams.get('clip'))!;
   return attempts.find((a) => a.id === clip.attemptId)!;
 };
+
+/** Says one text after the other in a completing field of the phrase. */
+export const sayIn = async (page: Page, name: string, texts: readonly string[]): Promise<void> => {
+  const field = page.getByRole('combobox', { name });
+  for (const text of texts) {
+    await field.fill(text);
+    await field.press('Enter');
+  }
+};
+
+/** Draws a right angle from the middle of the picture, by keys alone. */
+export const drawRightAngle = async (page: Page): Promise<void> => {
+  for (const key of ['#', 'v', 'Enter']) await page.keyboard.press(key);
+  for (const key of ['ArrowRight', 'ArrowUp']) {
+    for (let i = 0; i < 4; i++) await page.keyboard.press(`Shift+${key}`);
+    await page.keyboard.press('Enter');
+  }
+};

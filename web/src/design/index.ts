@@ -12,6 +12,7 @@ export { PickRow } from './PickRow.js';
 export { FormActions } from './FormActions.js';
 export { Labelled } from './Labelled.js';
 export { Picked } from './Picked.js';
+export { dayText, instantText } from './dates.js';
 export { saveText } from './saveText.js';
 export { faultText } from './faults.text.js';
 export { UP_TEXT } from './design.text.js';

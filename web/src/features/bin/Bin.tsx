@@ -2,14 +2,13 @@ import { Box } from '@chakra-ui/react';
 import type { BinItem } from '@odograph/core/contract';
 import { useEffect } from 'react';
 import { useSelector } from 'react-redux';
-import { Action, Heading } from '../../design/index.js';
+import { Action, Heading, dayText } from '../../design/index.js';
 import { failureText } from '../library/index.js';
 import { selectPending, useEdit } from '../replica/index.js';
 import { useBinQuery } from './bin.api.js';
 import { BIN_TEXT as T, KIND_TEXT } from './bin.text.js';
 
 const DAY_MS = 86_400_000;
-const day = (at: string): string => new Date(at).toLocaleDateString(undefined, { dateStyle: 'medium' });
 
 /** What lies in the bin, and the way back. */
 export const Bin = (): React.JSX.Element => {
@@ -53,7 +52,7 @@ export const Bin = (): React.JSX.Element => {
               <Box>
                 {item.name}
                 <Box color="inkSoft" fontSize="14px">
-                  {T.removed(item.removedBy, day(item.removedAt))}
+                  {T.removed(item.removedBy, dayText(item.removedAt))}
                 </Box>
               </Box>
               <Box color="inkSoft" fontSize="14px">

@@ -1,4 +1,5 @@
 import type { DoubtField } from '@odograph/core';
+import { instantText } from '../../design/index.js';
 
 /** What a part of an attempt is called here. */
 export const PART_TEXT: Readonly<Record<DoubtField, string>> = {
@@ -10,9 +11,6 @@ export const PART_TEXT: Readonly<Record<DoubtField, string>> = {
   result: 'result',
   reasons: 'reason',
 };
-
-const instant = (iso: string): string =>
-  new Date(iso).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' });
 
 export const DOUBTS_TEXT = {
   title: 'Doubts',
@@ -40,9 +38,10 @@ export const DOUBTS_TEXT = {
   amended: 'Changed lately',
   amendedLead:
     'What somebody had said and then somebody said differently. Nothing to settle here; look at it if you see it another way.',
-  by: (name: string, at: string): string => `Changed by ${name || 'somebody who’s left'}, ${instant(at)}.`,
-  saidBy: (name: string, at: string): string => `It had been said by ${name || 'somebody who’s left'}, ${instant(at)}.`,
-  own: (at: string): string => `Their own words before, ${instant(at)}.`,
+  by: (name: string, at: string): string => `Changed by ${name || 'somebody who’s left'}, ${instantText(at)}.`,
+  saidBy: (name: string, at: string): string =>
+    `It had been said by ${name || 'somebody who’s left'}, ${instantText(at)}.`,
+  own: (at: string): string => `Their own words before, ${instantText(at)}.`,
   again: 'Try again',
   look: 'Look at it',
   more: (n: number): string => `and ${n} more`,

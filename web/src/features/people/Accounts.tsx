@@ -3,7 +3,7 @@ import type { Member, MemberRole } from '@odograph/core/contract';
 import { useState, type FormEvent } from 'react';
 import { useNavigate } from 'react-router';
 import { v7 as newId } from 'uuid';
-import { Action, Labelled, Picked, Ruled, Subheading } from '../../design/index.js';
+import { Action, Labelled, Picked, Ruled, Subheading, dayText } from '../../design/index.js';
 import { useLeaveMutation } from '../accounts/index.js';
 import { failureText } from '../library/index.js';
 import { useMeQuery } from '../server/index.js';
@@ -17,7 +17,6 @@ import {
 } from './people.api.js';
 
 const ROLES: readonly MemberRole[] = ['head', 'coach', 'student'];
-const day = (at: string): string => new Date(at).toLocaleDateString(undefined, { dateStyle: 'medium' });
 
 const RolePicked = ({
   label,
@@ -109,7 +108,7 @@ const MemberRow = ({
             </Box>
           )}
           <Box color="inkSoft" fontSize="14px">
-            {ACCOUNTS_TEXT.since(member.email, day(member.since))}
+            {ACCOUNTS_TEXT.since(member.email, dayText(member.since))}
           </Box>
         </Box>
         {mayChange ? (
@@ -155,7 +154,7 @@ export const Accounts = (): React.JSX.Element => {
               <Box flex="1">
                 {invitation.email}
                 <Box color="inkSoft" fontSize="14px">
-                  {T.invited}, {T.until(day(invitation.expiresAt))}
+                  {T.invited}, {T.until(dayText(invitation.expiresAt))}
                 </Box>
               </Box>
               <Box fontFamily="heading" fontSize="17px" color="inkSoft">

@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useNavigate } from 'react-router';
-import { Action, Heading } from '../../design/index.js';
+import { Action, Heading, instantText } from '../../design/index.js';
 import { useLeaveMutation } from '../accounts/index.js';
 import { failureText, useRole } from '../library/index.js';
 import { PEOPLE_TEXT as T, SESSIONS_TEXT } from './people.text.js';
@@ -13,8 +13,6 @@ const agentText = (agent: string): string => {
   if (!browser) return agent || SESSIONS_TEXT.noName;
   return system ? SESSIONS_TEXT.on(browser, system) : browser;
 };
-const when = (at: string): string =>
-  new Date(at).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' });
 
 /** Where this account is signed in. */
 export const Sessions = (): React.JSX.Element => {
@@ -42,7 +40,7 @@ export const Sessions = (): React.JSX.Element => {
             <Box flex="1">
               {agentText(session.agent)}
               <Box color="inkSoft" fontSize="14px">
-                {SESSIONS_TEXT.since(when(session.since), when(session.lastSeenAt))}
+                {SESSIONS_TEXT.since(instantText(session.since), instantText(session.lastSeenAt))}
               </Box>
             </Box>
             {session.isThis ? (
