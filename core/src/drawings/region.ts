@@ -21,7 +21,9 @@ export const movedRegion = (
 ): Region => {
   const x = within(by.x, -left, 1 - right);
   const y = within(by.y, -top, 1 - bottom);
-  return { left: left + x, top: top + y, right: right + x, bottom: bottom + y };
+  // sums of shares may miss their end by a hair, and what lies beside the picture is refused
+  const share = (n: number): number => within(n, 0, 1);
+  return { left: share(left + x), top: share(top + y), right: share(right + x), bottom: share(bottom + y) };
 };
 
 /** A region with its lower right corner moved; never smaller than is worth looking at, never out of the picture. */
