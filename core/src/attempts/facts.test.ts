@@ -7,6 +7,7 @@ import {
   factSlot,
   sayFact,
   timeToAct,
+  timesToAct,
   sayAlternative,
   valuesOf,
   withAlternativeDetail,
@@ -98,6 +99,24 @@ describe('what else there was', () => {
     expect(timeToAct({ start: at(200), commit: null }, until, seconds)!.frames).toBe(24);
     expect(timeToAct({ start: at(200), commit: at(210) }, hipOut, seconds)).toBeUndefined();
     expect(timeToAct({ start: at(230), commit: null }, until, seconds)).toBeUndefined();
+  });
+
+  test('over several attempts it should be the middle one with the shortest and the longest, of the same way out of the same action alone', () => {
+    const told = (start: number, until: number | null, more: Partial<Alternative> = {}, action = 'armlock') => ({
+      ...{ action, start: at(start), commit: null },
+      alternatives: [{ ...hipOut, until: until === null ? null : at(until), ...more }],
+    });
+    const three = [told(200, 214), told(300, 302), told(500, 505)];
+    const over = (attempts: readonly ReturnType<typeof told>[]) =>
+      timesToAct(attempts, 'armlock', hipOut, () => seconds);
+    expect(over(three)).toEqual({ n: 3, medianS: 0.5, leastS: expect.closeTo(0.2, 9), mostS: expect.closeTo(1.4, 9) });
+    expect(over([three[0]!, three[2]!])!.medianS).toBeCloseTo(0.95, 9);
+    const none = [
+      ...[told(200, null), told(200, 150), told(200, 290, { by: 'subject' })],
+      ...[told(200, 290, { what: 'frames' }), told(200, 290, { isAction: true }), told(200, 290, {}, 'sweep')],
+    ];
+    expect(over([...three, ...none])!.n).toBe(3);
+    expect(over(none)).toBeUndefined();
   });
 
   test('what is said of it should be said of the last one, and read behind it', () => {

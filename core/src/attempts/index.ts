@@ -33,7 +33,14 @@ export {
 } from './standing.js';
 export { controlKey, mirrorAttempt, mirrorControl, mirrorSaid, normaliseSides, otherSide } from './sides.js';
 export { WHEN_WORDS, bareWhose, factSlot, factText, sayFact, valuesOf, withFact } from './facts.js';
-export { sayAlternative, timeToAct, withAlternativeDetail, type AlternativeDetail } from './alternatives.js';
+export {
+  sayAlternative,
+  timeToAct,
+  timesToAct,
+  withAlternativeDetail,
+  type AlternativeDetail,
+  type TimesToAct,
+} from './alternatives.js';
 export {
   SEEN,
   TELLINGS,

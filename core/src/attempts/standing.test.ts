@@ -84,13 +84,13 @@ describe('how an attempt enters the figures', () => {
 
   test('when somebody only told how it went, it should be left out of the figures, until something shows it', () => {
     const told = (how: Attempt['evidence'][number]['how'], proof: Attempt['evidence'][number]['proof'] = null) =>
-      standingOf({ ...base, evidence: [{ part: 'result', how, proof }] }, FOOTAGE.F1, words);
+      standingOf({ ...base, evidence: [{ part: 'result', how, proof, by: null }] }, FOOTAGE.F1, words);
     const counted = standingOf(base, FOOTAGE.F1, words);
     expect(told('told')).toEqual({ kind: 'left out', because: 'only told' });
     expect(told('told', { kind: 'frame', angleId: 'two', frame: 9 })).toEqual(counted);
     for (const how of ['seen', 'partly', 'hidden', 'concluded', 'felt'] as const) expect(told(how)).toEqual(counted);
     // what else is only told counts: it says nothing of how it went
-    const other = { ...base, evidence: [{ part: 'action', how: 'told', proof: null }] } as const;
+    const other = { ...base, evidence: [{ part: 'action', how: 'told', proof: null, by: null }] } as const;
     expect(standingOf(other, FOOTAGE.F1, words)).toEqual(counted);
   });
 

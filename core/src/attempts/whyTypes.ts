@@ -66,5 +66,15 @@ export type EvidenceHow = (typeof EVIDENCE_HOWS)[number];
 export type Proof =
   | { readonly kind: 'frame'; readonly angleId: string; readonly frame: number }
   | { readonly kind: 'clip'; readonly clipId: string };
-/** How a detail of an attempt is known; at most one for each. */
-export type Evidence = { readonly part: PartId; readonly how: EvidenceHow; readonly proof: Proof | null };
+/** Who told it, felt it or saw it: somebody with an account, or anybody known by name. */
+export type Teller =
+  { readonly kind: 'account'; readonly accountId: string } | { readonly kind: 'person'; readonly personId: string };
+/** How a detail of an attempt is known; at most one for each. `by` null: nobody said who. */
+export type Evidence = {
+  readonly part: PartId;
+  readonly how: EvidenceHow;
+  readonly proof: Proof | null;
+  readonly by: Teller | null;
+};
+/** What nobody said of how a detail is known. */
+export const BARE_EVIDENCE = { proof: null, by: null } as const satisfies Partial<Evidence>;

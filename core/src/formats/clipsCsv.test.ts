@@ -132,9 +132,9 @@ describe('clips as a list', () => {
     const told: Attempt = {
       ...attempt,
       evidence: [
-        { part: 'result', how: 'felt', proof: null },
-        { part: 'fact:f', how: 'partly', proof: null },
-        { part: `reaction:${attempt.reactions[0]!.id}`, how: 'hidden', proof: null },
+        { part: 'result', how: 'felt', proof: null, by: null },
+        { part: 'fact:f', how: 'partly', proof: null, by: null },
+        { part: `reaction:${attempt.reactions[0]!.id}`, how: 'hidden', proof: null, by: null },
       ],
     };
     const footage = footageOf(told);

@@ -1,5 +1,6 @@
 import {
   BARE_ALTERNATIVE,
+  BARE_EVIDENCE,
   sayFact,
   type Alternative,
   type Attempt,
@@ -37,7 +38,7 @@ export const finder = <T>(choices: readonly Sayable<T>[]): Finder<T> => {
   return (text) => byText.get(asCompared(text));
 };
 
-/** How those texts are understood: without ids; of evidence, the details by the ids of the attempt that is given, none with a proof. */
+/** How those texts are understood: without ids; of evidence, the details by the ids of the attempt that is given, none with a proof or with who told it. */
 export const whyFinders = (
   words: Words,
 ): {
@@ -61,7 +62,7 @@ export const whyFinders = (
       const known = finder(knownChoices(attempt, words));
       return (text) => {
         const found = known(text);
-        return found && { ...found, proof: null };
+        return found && { ...BARE_EVIDENCE, ...found };
       };
     },
   };

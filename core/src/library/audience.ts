@@ -1,3 +1,4 @@
+import type { Teller } from '../attempts/index.js';
 import type { Footage } from '../footage/index.js';
 import type { Person } from '../people/index.js';
 import { blankNames } from '../people/index.js';
@@ -49,6 +50,10 @@ const of = <R>(
   isSeen: (row: R) => boolean,
   as: (row: R) => R,
 ): readonly R[] | undefined => list?.filter(isSeen).map(as);
+
+/** Who told something, where they may know of them. */
+const tellerShown = (by: Teller | null, { persons }: Shown): Teller | null =>
+  by?.kind === 'person' && persons.has(by.personId) ? by : null;
 
 /** Of lists, principles and drawings, what they see. */
 const whyShown = (
@@ -129,6 +134,7 @@ export const asShown = <T extends LibraryRows>(rows: T, shown: Shown, isClipShow
         form: text(a.form),
         runName: text(a.runName),
         alternatives: a.alternatives.map((other) => ({ ...other, text: text(other.text) })),
+        evidence: a.evidence.map((e) => ({ ...e, by: tellerShown(e.by, shown) })),
         doubts: a.doubts.map((doubt) => ({ ...doubt, text: text(doubt.text) })),
       }),
     ),

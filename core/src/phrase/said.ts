@@ -1,5 +1,6 @@
 import {
   BARE_ALTERNATIVE,
+  BARE_EVIDENCE,
   BARE_HOLD,
   BARE_REACTION,
   PROPOSED_PARTS,
@@ -205,7 +206,7 @@ const attemptSaid = (
     if (status === 'proposed') {
       layIn(proposed, meant, words, newId);
     } else if (meant.part === 'known' && status === 'certain' && last !== null) {
-      parts.evidence = withEvidence(parts.evidence ?? [], { part: last, how: meant.how, proof: null });
+      parts.evidence = withEvidence(parts.evidence ?? [], { ...BARE_EVIDENCE, part: last, how: meant.how });
     } else if (status === 'asked' || !layIn(parts, meant, words, newId)) {
       left.push({ from, to });
       last = null;

@@ -2,6 +2,7 @@ import {
   BARE_HOLD,
   BARE_REACTION,
   BARE_ALTERNATIVE,
+  BARE_EVIDENCE,
   DOUBT_FIELDS,
   EVIDENCE_HOWS,
   FACT_WHEN,
@@ -37,6 +38,7 @@ import {
   type Proof,
   type ReactionUse,
   type ReasonUse,
+  type Teller,
   type ViewStretch,
 } from '../attempts/index.js';
 import { type Moment } from '../moments/index.js';
@@ -169,6 +171,7 @@ const EVIDENCE = object<Evidence>({
   part: name(PART_LIMIT),
   how: choice(...EVIDENCE_HOWS),
   proof: orNull(union<Proof>({ frame: { angleId: ID, frame: FRAME }, clip: { clipId: ID } })),
+  by: bare(orNull(union<Teller>({ account: { accountId: ID }, person: { personId: ID } })), BARE_EVIDENCE.by),
 });
 const DOUBT = object<Doubt>({
   field: choice(...DOUBT_FIELDS),

@@ -1,4 +1,13 @@
-import type { Attempt, BecauseLink, Evidence, EvidenceHow, Instant, PartId } from '../attempts/index.js';
+import {
+  BARE_EVIDENCE,
+  type Attempt,
+  type BecauseLink,
+  type Evidence,
+  type EvidenceHow,
+  type Instant,
+  type PartId,
+  type Teller,
+} from '../attempts/index.js';
 import { linksTold, partsOf } from './parts.js';
 
 /** How a detail is known, in words. */
@@ -9,6 +18,19 @@ export const EVIDENCE_WORDS: Readonly<Record<EvidenceHow, string>> = {
   concluded: 'concluded',
   felt: 'felt or heard',
   told: 'told by somebody',
+};
+
+/** How a detail is known and who says so, in words: *felt or heard by Mara*, *not seen, says Mara*. `nameOf` null: the teller's name isn't known. */
+export const sayEvidence = (
+  { how, by }: Pick<Evidence, 'how' | 'by'>,
+  nameOf: (by: Teller) => string | null,
+): string => {
+  const name = by && nameOf(by);
+  if (!name) return EVIDENCE_WORDS[how];
+  if (how === 'told') return `told by ${name}`;
+  return how === 'partly' || how === 'hidden'
+    ? `${EVIDENCE_WORDS[how]}, says ${name}`
+    : `${EVIDENCE_WORDS[how]} by ${name}`;
 };
 
 /** Nobody can see it in the picture: without a proof another angle is needed. */
@@ -22,7 +44,7 @@ export const evidenceOf = (attempt: Attempt): readonly Evidence[] => {
   const known = new Set(said.map(({ part }) => part));
   const hidden = attempt.controls
     .filter((c) => c.hidden && !known.has(`control:${c.id}`))
-    .map((c): Evidence => ({ part: `control:${c.id}`, how: 'hidden', proof: null }));
+    .map((c): Evidence => ({ part: `control:${c.id}`, how: 'hidden', ...BARE_EVIDENCE }));
   return [...said, ...hidden];
 };
 
@@ -31,6 +53,7 @@ export type AngleNeeded = {
   readonly attemptId: string;
   readonly part: PartId;
   readonly how: EvidenceHow;
+  /** Who says so; null where nobody said who. */ readonly by: Teller | null;
   /** The frame to look at, on the attempt's own camera. */ readonly at: Instant;
 };
 
@@ -62,13 +85,19 @@ export const anglesNeeded = (attempts: readonly Attempt[]): readonly AngleNeeded
   attempts.flatMap((attempt) =>
     evidenceOf(attempt)
       .filter(({ how, proof }) => UNSEEN.has(how) && proof === null)
-      .map(({ part, how }): AngleNeeded => ({ attemptId: attempt.id, part, how, at: instantOfPart(attempt, part) })),
+      .map(({ part, how, by }): AngleNeeded => ({
+        attemptId: attempt.id,
+        part,
+        how,
+        by,
+        at: instantOfPart(attempt, part),
+      })),
   );
 
-/** What is known of how details are known, with one more; what was said of the same detail goes. Seen without a proof is what goes without saying. */
+/** What is known of how details are known, with one more; what was said of the same detail goes. Seen without a proof, and with nobody who says so, is what goes without saying. */
 export const withEvidence = (all: readonly Evidence[], evidence: Evidence): readonly Evidence[] => [
   ...all.filter(({ part }) => part !== evidence.part),
-  ...(evidence.how === 'seen' && evidence.proof === null ? [] : [evidence]),
+  ...(evidence.how === 'seen' && evidence.proof === null && evidence.by === null ? [] : [evidence]),
 ];
 
 /** A link that was told as a guess, and the frame to look at, on the attempt's own camera. */

@@ -15,6 +15,7 @@ export {
   anglesNeeded,
   evidenceOf,
   guessesIn,
+  sayEvidence,
   withEvidence,
   type AngleNeeded,
   type Guess,

@@ -66,7 +66,7 @@ describe('how well a clip shows it', () => {
   test('a proof should be pointed out where its frame lies in such a stretch, or its clip is nowhere clear', () => {
     const proved = (proof: Evidence['proof']): Attempt => ({
       ...attemptOf(TOLD[0]!),
-      evidence: [{ part: 'result', how: 'felt', proof }],
+      evidence: [{ part: 'result', how: 'felt', proof, by: null }],
     });
     const blocked = clip([stretch('1', 20, 50, 'referee'), stretch('2', 50, 100, 'clear')]);
     const frame = (n: number): Attempt => proved({ kind: 'frame', angleId: 'g', frame: n });

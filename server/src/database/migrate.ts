@@ -1,6 +1,7 @@
-import type { Sequelize } from 'sequelize';
+import type { QueryInterface, Sequelize } from 'sequelize';
 import { SequelizeStorage, Umzug } from 'umzug';
 import { StartFault } from '../config/startFault.js';
+import { IN_THE_WAY, patiently } from './deadlock.js';
 import { inTurn } from './turn.js';
 import * as first from './migrations/0001-first.js';
 import * as peopleWordsRoutes from './migrations/0002-people-words-routes.js';
@@ -40,10 +41,19 @@ const MIGRATIONS = [
   aims,
 ] as const;
 
+type Step = { readonly context: QueryInterface };
+/** So often a migration that waited for a lock in vain is begun again; each waits as long as the database lets it. */
+const TRIES = 5;
+/** Begins again where another is in its way: each of its steps passes over what is done. */
+const inTheEnd =
+  (run: (step: Step) => Promise<void>) =>
+  (step: Step): Promise<void> =>
+    patiently(() => run(step), TRIES, IN_THE_WAY);
+
 /** All migrations, in order; numbered, reversible. */
 export const migrator = (sequelize: Sequelize): Umzug<ReturnType<Sequelize['getQueryInterface']>> =>
   new Umzug({
-    migrations: [...MIGRATIONS],
+    migrations: MIGRATIONS.map(({ name, up, down }) => ({ name, up: inTheEnd(up), down: inTheEnd(down) })),
     context: sequelize.getQueryInterface(),
     storage: new SequelizeStorage({ sequelize, tableName: 'migrations' }),
     logger: undefined,

@@ -75,6 +75,27 @@ describe('migrations', () => {
     await sequelize.query(`DELETE FROM academies WHERE id = '${id}'`);
   });
 
+  test('when something holds a table that a migration changes for longer than it waits, it should begin again and come through', async () => {
+    const before = await columns();
+    const held = await sequelize.transaction();
+    await sequelize.query('SELECT COUNT(*) FROM attempts', { transaction: held, type: QueryTypes.SELECT });
+    const { name: database, user, password, socket } = app.config.database;
+    let tries = 0;
+    const letGo = async (sql: string): Promise<void> => {
+      if (sql.includes('ALTER TABLE attempts') && ++tries === 2) await held.commit();
+    };
+    const impatient = new Sequelize(database, user, password, {
+      dialect: 'mariadb',
+      dialectOptions: { socketPath: socket, sessionVariables: { lock_wait_timeout: 1 } },
+      logging: (sql) => void letGo(sql),
+    });
+    await migrator(impatient).down({ to: '0017-aims' });
+    expect(tries).toBe(2);
+    await migrator(impatient).up();
+    await impatient.close();
+    expect(await columns()).toEqual(before);
+  });
+
   test('when the data are of a newer version, starting should say so and change nothing', async () => {
     await sequelize.query("INSERT INTO migrations (name) VALUES ('0999-from-later')");
     const before = await columns();
