@@ -61,7 +61,7 @@ const clipRequest = (f: DemoFootage, c: DemoClip, nth: number): NewClip => {
   const why = WHYS[f.bout.id]?.[nth];
   return {
     editId: seededId(`edit clip ${c.clipId}`),
-    attempt: why ? withWhy(toldOf(c), c, f.cameras, why) : toldOf(c),
+    attempt: why ? withWhy(toldOf(c), c, f, why) : toldOf(c),
     clip: {
       id: c.clipId,
       angleId: f.cameras[0]!.angleId,

@@ -64,7 +64,7 @@ const withOthers = (told: Attempt, c: DemoClip, others: NonNullable<Why['others'
 });
 
 /** A told attempt with why it went as it went. */
-export const withWhy = (told: Told, c: DemoClip, cameras: DemoFootage['cameras'], why: Why): Told => {
+export const withWhy = (told: Told, c: DemoClip, { athletes, cameras }: DemoFootage, why: Why): Told => {
   const draft = draftAttempt({
     ...{ id: c.attemptId, footageId: '', angleId: '', subject: told.subject },
     ...{ start: at(c.startFrame), end: at(c.endFrame) },
@@ -81,14 +81,18 @@ export const withWhy = (told: Told, c: DemoClip, cameras: DemoFootage['cameras']
     const link = { ...found.link, id: seededId(`link ${c.attemptId} ${i}`), isSure: true };
     attempt = { ...attempt, links: [...attempt.links, link] };
   });
-  for (const { says, camera } of why.known ?? []) {
+  for (const { says, camera, by } of why.known ?? []) {
     const proof =
       camera === undefined
         ? null
         : ({ kind: 'frame', angleId: cameras[camera]!.angleId, frame: c.endOn[camera]! } as const);
     attempt = {
       ...attempt,
-      evidence: withEvidence(attempt.evidence, { ...meant(says, knownChoices(attempt, words)), proof }),
+      evidence: withEvidence(attempt.evidence, {
+        ...meant(says, knownChoices(attempt, words)),
+        proof,
+        by: by === undefined ? null : { kind: 'person', personId: athletes[by].id },
+      }),
     };
   }
   const { form, aim, runName, facts, controls, reactions, alternatives, links, evidence } = attempt;

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import type { Angle, MediaFile } from '../footage/index.js';
-import { BARE_ALTERNATIVE, type Clip } from '../attempts/index.js';
+import { BARE_ALTERNATIVE, type Clip, type Teller } from '../attempts/index.js';
 import type { Person } from '../people/index.js';
 import type { Principle } from '../principles/index.js';
 import { BARE_DRAWING, BARE_PRINCIPLE, BARE_TODO } from '../rows/index.js';
@@ -54,6 +54,13 @@ const library: Library = {
   ],
 };
 
+/** Somebody who may be shown, somebody who may not, and a coach. */
+const TELLERS: readonly Teller[] = [
+  { kind: 'person', personId: 'shown' },
+  { kind: 'person', personId: 'p' },
+  { kind: 'account', accountId: 'account' },
+];
+
 describe('what members see who are no coaches', () => {
   const seen = forMembers(library);
 
@@ -96,6 +103,7 @@ describe('what members see who are no coaches', () => {
         alternatives: [
           { ...BARE_ALTERNATIVE, id: 'x', by: 'opponent', what: 'frames', isAction: false, text: 'Unsaid saw it' },
         ],
+        evidence: TELLERS.map((by, i) => ({ part: `control:${i}`, how: 'told', proof: null, by })),
         doubts: [{ field: 'action', kind: 'unknown', text: 'the Unsaid roll', at: a.start }],
       })),
     };
@@ -104,6 +112,7 @@ describe('what members see who are no coaches', () => {
       form: 'as … does',
       runName: '…’s three',
       alternatives: [{ text: '… saw it' }],
+      evidence: [{ by: TELLERS[0] }, { by: null }, { by: null }],
       doubts: [{ text: 'the … roll' }],
     });
     expect(routes[0]).toMatchObject({ name: 'The … route', steps: [{ cue: 'like …', note: '… again' }] });

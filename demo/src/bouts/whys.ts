@@ -14,8 +14,8 @@ export type Why = {
   /** What else there was; `until`: so many frames behind the commit it was too late. */
   readonly others?: readonly { readonly could: string; readonly but?: string; readonly until?: number }[];
   readonly links?: readonly string[];
-  /** How a detail is known; `camera`: the further camera whose clip of it proves it, by its place in the list. */
-  readonly known?: readonly { readonly says: string; readonly camera?: number }[];
+  /** How a detail is known; `camera`: the further camera whose clip of it proves it, by its place in the list; `by`: which of the two athletes says so. */
+  readonly known?: readonly { readonly says: string; readonly camera?: number; readonly by?: 0 | 1 }[];
 };
 
 /** By bout, and by the place of the attempt in it. */
@@ -91,7 +91,7 @@ export const WHYS: Readonly<Record<string, Readonly<Record<number, Why>>>> = {
       facts: ['their knees inside', 'arms inside'],
       others: [{ could: 'they could have hold the choking hand', but: 'too late', until: 10 }],
       links: ['both arms inside enables rear choke'],
-      known: [{ says: 'worked: felt' }],
+      known: [{ says: 'worked: felt', by: 1 }],
     },
     5: {
       facts: ['left leg straight'],

@@ -20,7 +20,7 @@ import { invalid } from '../errors/refused.js';
 import { LibraryService } from '../library/library.service.js';
 import { MediaService, type FrameTimes } from '../media/media.service.js';
 import { ClipsRepository } from './clips.repository.js';
-import { checkLinks, checkWhy } from './whyCheck.js';
+import { checkEvidence, checkLinks, checkWhy } from './whyCheck.js';
 
 type Frames = { readonly fromFrame: number; readonly toFrame: number };
 
@@ -59,7 +59,7 @@ export class ClipsService {
   /** Checks a clip and writes it. `at` stands before the names of its fields. */
   private async make(
     edit: Edit,
-    { academyId }: Session,
+    { academyId, accountId }: Session,
     { attempt, clip }: Omit<NewClip, 'editId'>,
     at: string,
   ): Promise<void> {
@@ -81,6 +81,8 @@ export class ClipsService {
     };
     checkWhy(attempt, made, words, `${at}attempt`);
     await this.checkLinks(edit, academyId, attempt, { ...made, id: attempt.id, version: 1 }, `${at}attempt`);
+    const told = { footageId: angle.footageId, before: [], accountId };
+    await checkEvidence(edit, made.evidence, told, `${at}attempt`);
     await edit.create('attempt', attempt.id, made);
     await this.writeClip(edit, clip, attempt.id, times);
   }
@@ -153,6 +155,10 @@ export class ClipsService {
       const after = { ...before, ...said };
       if (words) checkWhy(changes, after, words, 'changes');
       await this.checkLinks(edit, academy, changes, after, 'changes');
+      if (changes.evidence) {
+        const told = { footageId: before.footageId, before: before.evidence, accountId: session.accountId };
+        await checkEvidence(edit, after.evidence, told, 'changes');
+      }
       await edit.update('attempt', id, baseVersion, said, asSaid(before, said));
     });
     return this.library.changed(academy, touched);

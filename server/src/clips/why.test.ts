@@ -119,10 +119,11 @@ describe('why an attempt went as it went', () => {
     const elsewhere = await made();
     const proof = { kind: 'frame', angleId: first.angleId, frame: 7 };
     const evidence = [
-      { part: 'result', how: 'felt', proof },
-      { part: 'state', how: 'hidden', proof: { kind: 'clip', clipId: second.clip.id } },
+      { part: 'result', how: 'felt', proof, by: null },
+      { part: 'state', how: 'hidden', proof: { kind: 'clip', clipId: second.clip.id }, by: null },
     ];
-    expect((await first.change({ evidence })).status).toBe(200);
+    const bare = evidence.map(({ by: _, ...said }) => said);
+    expect((await first.change({ evidence: bare })).status).toBe(200);
     expect((await first.now()).evidence).toEqual(evidence);
     for (const far of [
       { ...proof, angleId: elsewhere.angleId },
@@ -133,6 +134,26 @@ describe('why an attempt went as it went', () => {
         'changes.evidence.0.proof other-footage',
       ]);
     expect((await first.change({ evidence: [evidence[0], evidence[0]] })).status).toBe(400);
+  });
+
+  test('who told it should be kept: anybody who is known, one’s own account, and an account that was named before', async () => {
+    const told = await made();
+    const by = async (teller: object) => {
+      const { status, body } = await told.change({
+        evidence: [{ part: 'result', how: 'told', proof: null, by: teller }],
+      });
+      return status === 200 ? (await told.now()).evidence[0]!.by : wrong(body);
+    };
+    const me = (await coach.ask('GET', '/api/me')).body as { account: { id: string } };
+    const own = { kind: 'account', accountId: me.account.id };
+    expect(await by(own)).toEqual(own);
+    const person = { kind: 'person', personId: (await libraryOf(coach)).persons[0]!.id };
+    expect(await by(person)).toEqual(person);
+    for (const nobody of [
+      { kind: 'person', personId: newId() },
+      { kind: 'account', accountId: newId() },
+    ])
+      expect(await by(nobody)).toEqual(['changes.evidence.0.by not-here']);
   });
 
   test('an own fact should be kept with its values, be told of an attempt, and be counted where it is used', async () => {

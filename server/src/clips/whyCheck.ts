@@ -6,6 +6,7 @@ import {
   handedFaults,
   partsOf,
   type Attempt,
+  type Evidence,
   type Words,
 } from '@odograph/core';
 import type { AttemptFields, WrongField } from '@odograph/core/contract';
@@ -30,8 +31,7 @@ export const checkWhy = (
 };
 
 /**
- * Refuses links between details that aren't there or are of other footage, from a detail to itself, and such as would lead round in a circle; and proofs by cameras
- * or clips that are none of this footage. `others` gives the other attempts of the footage that have links.
+ * Refuses links between details that aren't there or are of other footage, from a detail to itself, and such as would lead round in a circle. `others` gives the other attempts of the footage that have links.
  */
 export const checkLinks = async (
   edit: Edit,
@@ -57,10 +57,30 @@ export const checkLinks = async (
     const circle = circleIn(becauseIn([...(await others()).filter(({ id }) => id !== after.id), after]));
     if (circle) throw invalid(`${prefix}.links`, { code: 'circle', facts: { through: circle } });
   }
-  for (const [i, { proof }] of (fields.evidence ?? []).entries()) {
+};
+
+/**
+ * Refuses proofs by cameras or clips that are none of this footage, and tellers nobody knows. An account is only named by whoever it belongs to (`accountId`), and stays where it
+ * was named before.
+ */
+export const checkEvidence = async (
+  edit: Edit,
+  evidence: readonly Evidence[],
+  {
+    footageId,
+    before,
+    accountId,
+  }: { readonly footageId: string; readonly before: readonly Evidence[]; readonly accountId: string },
+  prefix: string,
+): Promise<void> => {
+  const named = new Set([accountId, ...before.flatMap(({ by }) => (by?.kind === 'account' ? by.accountId : []))]);
+  for (const [i, { proof, by }] of evidence.entries()) {
+    const isKnown =
+      by === null || (by.kind === 'account' ? named.has(by.accountId) : await edit.find('person', by.personId));
+    if (!isKnown) throw invalid(`${prefix}.evidence.${i}.by`, { code: 'not-here', facts: { what: 'member' } });
     if (!proof) continue;
     const angleId = proof.kind === 'frame' ? proof.angleId : (await edit.find('clip', proof.clipId))?.angleId;
     const angle = angleId === undefined ? undefined : await edit.find('angle', angleId);
-    if (angle?.footageId !== after.footageId) throw invalid(`${prefix}.evidence.${i}.proof`, { code: 'other-footage' });
+    if (angle?.footageId !== footageId) throw invalid(`${prefix}.evidence.${i}.proof`, { code: 'other-footage' });
   }
 };

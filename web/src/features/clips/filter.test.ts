@@ -51,6 +51,7 @@ const library = libraryWith([
     facts: [{ id: 'f', fact: 'hips', value: 'mat', side: null, whose: 'opponent', when: 'start' }],
     alternatives: [{ ...BARE_ALTERNATIVE, id: 'x', by: 'opponent', what: 'hips-out', isAction: false }],
     reasons: [{ id: 's', reason: 'grip-lost', main: true }],
+    evidence: [{ part: 'result', how: 'told', proof: null, by: { kind: 'person', personId: 'orla' } }],
     links: [
       {
         ...{ id: 'l', kind: 'prevents', isSure: true },
@@ -193,6 +194,7 @@ describe('which clips are shown', () => {
     ['fact', 'their hips on the mat', 'hips mat opponent'],
     ['alternative', 'they should have hip out', 'opponent reaction hips-out'],
     ['how', 'not seen', 'hidden'],
+    ['teller', 'orla', 'Orla Venn'],
     ['athlete', 'abara', 'sten'],
     ['result', 'worked', 'success'],
     ['result', 'no', 'failed'],

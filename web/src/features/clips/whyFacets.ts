@@ -65,6 +65,14 @@ export const WHY_FACETS = [
     textsOf: (value) => [EVIDENCE_WORDS[value as EvidenceHow]],
   },
   {
+    key: 'teller',
+    label: 'Who told it',
+    lead: 'with something told by',
+    any: 'anybody or nobody',
+    valuesOf: (v) => v.tellers,
+    textsOf: itself,
+  },
+  {
     key: 'aim',
     label: 'What it was for',
     lead: 'aimed at',

@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import {
-  EVIDENCE_WORDS,
+  BARE_EVIDENCE,
   anglesNeeded,
   asCompared,
   doubtQueue,
@@ -19,6 +19,7 @@ import {
   reasonChoices,
   resultChoices,
   sayControl,
+  sayEvidence,
   sayPart,
   settled,
   withEvidence,
@@ -38,7 +39,7 @@ import { useMemo, useState } from 'react';
 import { v7 as newId } from 'uuid';
 import { Action, Heading, Subheading } from '../../design/index.js';
 import { WordField, among, type Found } from '../../design/fields.js';
-import { useClipViews, useLibrary, useWords } from '../library/index.js';
+import { useClipViews, useLibrary, useTellerName, useWords } from '../library/index.js';
 import { useEdit } from '../replica/index.js';
 import { Amended } from './Amended.js';
 import { Case } from './Case.js';
@@ -168,19 +169,20 @@ const Needed = ({
 }): React.JSX.Element => {
   const words = useWords();
   const views = useClipViews();
+  const nameOf = useTellerName();
   const edit = useEdit();
   const view = views.find((v) => v.attempt.id === attempt.id && v.clip.angleId === attempt.angleId);
   const seen = (): void => {
     const { part } = needed;
     const controls = attempt.controls.map((c) => (part === `control:${c.id}` ? { ...c, hidden: false } : c));
-    const evidence = withEvidence(attempt.evidence, { part, how: 'seen', proof: null });
+    const evidence = withEvidence(attempt.evidence, { ...BARE_EVIDENCE, part, how: 'seen' });
     edit({ kind: 'attempt', id: attempt.id, changes: { controls, evidence } });
   };
   return (
     <Box as="li" borderTopWidth="1px" paddingBlock="4" data-testid="angle-needed">
       <Flex alignItems="baseline" gap="4" wrap="wrap">
         <Subheading fontSize="21px">
-          {T.needed(sayPart(attempt, needed.part, words) ?? needed.part, EVIDENCE_WORDS[needed.how])}
+          {T.needed(sayPart(attempt, needed.part, words) ?? needed.part, sayEvidence(needed, nameOf))}
         </Subheading>
         <Action onClick={seen}>{T.seenAfterAll}</Action>
       </Flex>

@@ -15,6 +15,7 @@ import {
   type SaidPart,
   type Words,
 } from '@odograph/core';
+import { tellerName } from './tellerName.js';
 
 /** A clip with everything that belongs to it, and its sentence. */
 export type ClipView = {
@@ -24,6 +25,7 @@ export type ClipView = {
   readonly angle: Angle;
   readonly file: MediaFile;
   readonly athletes: Readonly<Record<'a' | 'b', string>>;
+  /** By what name each is called who told something of it, felt it or saw it. */ readonly tellers: readonly string[];
   readonly said: readonly SaidPart[];
   readonly missing: readonly ('state' | 'action' | 'result')[];
   readonly from: PlaceId | undefined;
@@ -38,7 +40,7 @@ type Made = { readonly view: ClipView; readonly words: Words };
 const made = new WeakMap<Clip, Made>();
 
 const viewOf = (
-  parts: Pick<ClipView, 'clip' | 'attempt' | 'footage' | 'angle' | 'file' | 'athletes'>,
+  parts: Pick<ClipView, 'clip' | 'attempt' | 'footage' | 'angle' | 'file' | 'athletes' | 'tellers'>,
   words: Words,
 ): ClipView => {
   const before = made.get(parts.clip);
@@ -49,7 +51,8 @@ const viewOf = (
     before.view.angle === parts.angle &&
     before.view.file === parts.file &&
     before.view.athletes.a === parts.athletes.a &&
-    before.view.athletes.b === parts.athletes.b
+    before.view.athletes.b === parts.athletes.b &&
+    String(before.view.tellers) === String(parts.tellers)
   )
     return before.view;
   const { attempt, athletes } = parts;
@@ -64,6 +67,12 @@ const viewOf = (
   made.set(parts.clip, { view, words });
   return view;
 };
+
+const NOBODY: readonly string[] = [];
+const tellersOf = ({ evidence }: Attempt, persons: Library['persons']): readonly string[] =>
+  evidence.some(({ by }) => by !== null)
+    ? [...new Set(evidence.flatMap(({ by }) => (by && tellerName(by, persons)) ?? []))]
+    : NOBODY;
 
 const compare = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0);
 
@@ -84,7 +93,8 @@ export const clipViews = (library: Shown, words: Words): readonly ClipView[] => 
     const footage = angle && footages.get(angle.footageId);
     const file = angle && files.get(angle.fileId);
     if (!attempt || !angle || !footage || !file) return [];
-    return [viewOf({ clip, attempt, footage, angle, file, athletes: names.get(footage.id)! }, words)];
+    const tellers = tellersOf(attempt, library.persons);
+    return [viewOf({ clip, attempt, footage, angle, file, athletes: names.get(footage.id)!, tellers }, words)];
   });
   const order = new Map(library.footage.map((f) => [f.id, `${f.date ?? ''} ${f.id}`]));
   return views.sort(

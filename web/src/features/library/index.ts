@@ -6,6 +6,7 @@ export { Refusal } from './Refusal.js';
 export { SaveState } from './SaveState.js';
 export { attemptTimes, timesText } from './attemptTimes.js';
 export { useOwn } from './useOwn.js';
+export { useTellerName } from './useTellerName.js';
 export { useToday } from './useToday.js';
 export { useTables } from './useTables.js';
 export { clipViews, type ClipView } from './clipViews.js';

@@ -24,6 +24,8 @@ export const SAVE_STATE_TEXT = {
   signInAgain: 'Sign in again',
 } as const;
 
+export const TELLER_TEXT = { you: 'you', coach: 'a coach' } as const;
+
 export const ATTEMPT_TIMES_TEXT = {
   toCommit: (seconds: number): string => `${seconds.toFixed(1)} s to commit`,
   toEnd: (seconds: number, isThen: boolean): string => `${isThen ? 'then ' : ''}${seconds.toFixed(1)} s to the end`,

@@ -2,7 +2,7 @@
 import { afterEach, describe, expect, jest, test } from '@jest/globals';
 import { ChakraProvider } from '@chakra-ui/react';
 import { configureStore } from '@reduxjs/toolkit';
-import { BARE_HOLD, BARE_REACTION, type Attempt } from '@odograph/core';
+import { BARE_ALTERNATIVE, BARE_HOLD, BARE_REACTION, type Attempt } from '@odograph/core';
 import { cleanup, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { Provider } from 'react-redux';
@@ -24,6 +24,7 @@ const show = async (attempt: Attempt, before?: Attempt) => {
   await store.dispatch(
     libraryApi.util.upsertQueryData('library', undefined, libraryWith(before ? [before, attempt] : [attempt])),
   );
+  await store.dispatch(libraryApi.util.upsertQueryData('me', undefined, { account: { id: 'own' } } as never));
   const onLeave = jest.fn<() => void>();
   const Bench = (): React.JSX.Element | null => {
     const views = useClipViews();
@@ -254,9 +255,31 @@ describe('the phrase', () => {
     });
     await user.type(why, 'failed: felt{Enter}');
     expect(changes().at(-1)).toMatchObject({ evidence: [{ part: 'result', how: 'felt', proof: null }] });
+    await user.type(why, 'I felt it{Enter}');
+    expect(changes().at(-1)).toMatchObject({ evidence: [{ by: { kind: 'account', accountId: 'own' } }] });
+    screen.getByRole('button', { name: 'Take back: failed: felt or heard by you' });
+    await user.type(why, 'orla told me{Enter}');
+    expect(changes().at(-1)).toMatchObject({
+      evidence: [{ part: 'result', how: 'felt', by: { kind: 'person', personId: 'orla' } }],
+    });
     await user.type(why, 'by sitting up{Enter}');
     expect(changes().at(-1)).toEqual({ form: 'by sitting up' });
-    await user.click(screen.getByRole('button', { name: 'Take back: failed: felt or heard' }));
+    await user.click(screen.getByRole('button', { name: 'Take back: failed: felt or heard by Orla Venn' }));
     expect(changes().at(-1)).toEqual({ evidence: [] });
+  });
+
+  test('when the same way out was told of several attempts, the time to act should stand with that of all of them', async () => {
+    const told = (id: string, until: number): Attempt =>
+      attemptWith(id, {
+        ...{ action: 'knee-slice', start: { frame: 0, pts: 0 }, commit: null },
+        alternatives: [
+          {
+            ...{ ...BARE_ALTERNATIVE, id: `way ${id}`, by: 'opponent', what: 'hips-out', isAction: false },
+            until: { frame: until, pts: until },
+          },
+        ],
+      });
+    await show(told('1', 5), told('2', 2));
+    await screen.findByText(/hip out \(theirs\), until frame 5 .*to act, 5 frames\); over 2 told: mostly/);
   });
 });

@@ -1,23 +1,26 @@
 import {
   BARE_ALTERNATIVE,
-  EVIDENCE_WORDS,
+  BARE_EVIDENCE,
   aimText,
   angleClock,
   footageSeconds,
   linksTold,
   sayAlternative,
+  sayEvidence,
   sayLink,
   sayPart,
   timeToAct,
+  timesToAct,
   withAlternativeDetail,
   withEvidence,
   type Attempt,
   type Instant,
   type Library,
+  type Teller,
   type Words,
 } from '@odograph/core';
 import { v7 as newId } from 'uuid';
-import { useLibrary } from '../../library/index.js';
+import { useLibrary, useTellerName } from '../../library/index.js';
 import { WHY_TEXT as T } from './phrase.text.js';
 import type { Saying } from './saying.js';
 import { SeveralField } from './SeveralField.js';
@@ -78,7 +81,7 @@ const changesBy = (said: WhySaid, { attempt, at }: Saying, shown: Shown | null):
     case 'guess':
       return { links: linksTold(attempt).map((l, i, all) => (i === all.length - 1 ? { ...l, isSure: !l.isSure } : l)) };
     case 'known':
-      return { evidence: withEvidence(evidence, { ...said.known, proof: null }) };
+      return { evidence: withEvidence(evidence, { ...BARE_EVIDENCE, ...said.known }) };
     case 'proof': {
       const last = evidence.at(-1);
       if (!last || !shown) return null;
@@ -86,6 +89,10 @@ const changesBy = (said: WhySaid, { attempt, at }: Saying, shown: Shown | null):
       const proof =
         said.by === 'clip' ? ({ kind: 'clip', clipId } as const) : ({ kind: 'frame', angleId, frame } as const);
       return { evidence: withEvidence(evidence, { ...last, proof }) };
+    }
+    case 'teller': {
+      const last = evidence.at(-1);
+      return last ? { evidence: withEvidence(evidence, { ...last, by: said.by }) } : null;
     }
     case 'form':
       return { form: said.form };
@@ -133,41 +140,51 @@ const mannersOf = (attempt: Attempt, attempts: readonly Attempt[], words: Words)
   ];
 };
 
-/** Until when it was there, and how long there was to act. */
+/** What an attempt is told among: all attempts, the words, when an instant of one is (in seconds of its footage), and what somebody is called. */
+type Among = {
+  readonly attempts: readonly Attempt[];
+  readonly words: Words;
+  readonly secondsOf: (attempt: Attempt) => (at: Instant) => number;
+  readonly nameOf: (by: Teller) => string | null;
+};
+
+/** Until when it was there, how long there was to act, and how long in all attempts in which the same is told. */
 const untilText = (
   attempt: Attempt,
   alternative: Attempt['alternatives'][number],
-  seconds: (at: Instant) => number,
+  { attempts, secondsOf }: Among,
 ): string => {
   if (!alternative.until) return '';
-  const left = timeToAct(attempt, alternative, seconds);
-  return `${T.untilFrame(alternative.until.frame)}${left ? T.toAct(left.seconds, left.frames) : ''}`;
+  const left = timeToAct(attempt, alternative, secondsOf(attempt));
+  const all = timesToAct(attempts, attempt.action, alternative, secondsOf);
+  return [
+    T.untilFrame(alternative.until.frame),
+    left ? T.toAct(left.seconds, left.frames) : '',
+    all && all.n > 1 ? T.overAll(all.n, all.medianS, all.leastS, all.mostS) : '',
+  ].join('');
 };
 
 /** What is said, each with what is left without it, in the order in which it is told. */
-const itemsOf = (
-  attempt: Attempt,
-  attempts: readonly Attempt[],
-  words: Words,
-  seconds: (at: Instant) => number,
-): readonly Item[] => [
-  ...mannersOf(attempt, attempts, words),
-  ...(attempt.aim ? [{ key: 'aim', text: aimText(attempt.intent, attempt.aim, words), without: { aim: null } }] : []),
+const itemsOf = (attempt: Attempt, among: Among): readonly Item[] => [
+  ...mannersOf(attempt, among.attempts, among.words),
+  ...(attempt.aim
+    ? [{ key: 'aim', text: aimText(attempt.intent, attempt.aim, among.words), without: { aim: null } }]
+    : []),
   ...(attempt.runName ? [{ key: 'run', text: T.run(attempt.runName), without: { runName: '' } }] : []),
   ...(attempt.form ? [{ key: 'form', text: T.by(attempt.form), without: { form: '' } }] : []),
   ...attempt.alternatives.map((a) => ({
     key: a.id,
-    text: `${sayAlternative(a, words)}${untilText(attempt, a, seconds)}`,
+    text: `${sayAlternative(a, among.words)}${untilText(attempt, a, among)}`,
     without: { alternatives: attempt.alternatives.filter((o) => o !== a) },
   })),
   ...attempt.links.map((l) => ({
     key: l.id,
-    text: sayLink(l, attempt, attempts, words),
+    text: sayLink(l, attempt, among.attempts, among.words),
     without: { links: attempt.links.filter((o) => o !== l) },
   })),
   ...attempt.evidence.map((e) => ({
     key: `known ${e.part}`,
-    text: T.known(sayPart(attempt, e.part, words) ?? T.gone, EVIDENCE_WORDS[e.how], e.proof !== null),
+    text: T.known(sayPart(attempt, e.part, among.words) ?? T.gone, sayEvidence(e, among.nameOf), e.proof !== null),
     without: { evidence: attempt.evidence.filter((o) => o !== e) },
   })),
 ];
@@ -182,8 +199,10 @@ export const WhyField = ({
 }): React.JSX.Element | null => {
   const { attempt, words, find, change, next } = saying;
   const { attempts, angles, files } = useLibrary();
+  const nameOf = useTellerName();
   if (attempt.action === null) return null;
-  const items = itemsOf(attempt, attempts, words, secondsOn(attempt, angles, files));
+  const secondsOf = (told: Attempt) => secondsOn(told, angles, files);
+  const items = itemsOf(attempt, { attempts, words, secondsOf, nameOf });
   return (
     <>
       <Soft>{T.before}</Soft>

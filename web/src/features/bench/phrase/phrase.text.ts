@@ -165,6 +165,10 @@ export const WHY_TEXT = {
   known: (what: string, how: string, isProved: boolean): string =>
     `${what}: ${how}${isProved ? ', shown on another camera' : ''}`,
   by: (text: string): string => `done ${text}`,
+  saysSo: (name: string): string => `${name} said so`,
+  you: 'I',
+  overAll: (n: number, median: number, least: number, most: number): string =>
+    `; over ${n} told: mostly ${median.toFixed(1)} s, ${least.toFixed(1)} to ${most.toFixed(1)}`,
   aim: (what: string): string => `aimed at ${what}`,
   run: (name: string): string => `the run is called “${name}”`,
   quoted: (text: string): string => `“${text}”`,

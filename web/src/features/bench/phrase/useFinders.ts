@@ -36,9 +36,10 @@ import {
 import { useMemo } from 'react';
 import { among, type Found } from '../../../design/fields.js';
 import { useLibrary, type ClipView } from '../../library/index.js';
-import { ERROR_TEXT as E } from './phrase.text.js';
+import { useMeQuery } from '../../server/index.js';
+import { ERROR_TEXT as E, WHY_TEXT as W } from './phrase.text.js';
 import { gripFinder, type Stood } from './gripFinder.js';
-import { whyFinder, type WhySaid } from './whyFinder.js';
+import { whyFinder, type Tellers, type WhySaid } from './whyFinder.js';
 
 export type Mistake = Omit<ErrorUse, 'id' | 'until'>;
 /** What is picked among their reactions: a further one, or something about the one that was told last. */
@@ -122,6 +123,19 @@ const proposalsFor = (attempt: ClipView['attempt'], words: Words, left: PlaceId 
   };
 };
 
+/** Whoever is signed in, and everybody else by name. */
+const useTellers = (): Tellers => {
+  const { persons } = useLibrary();
+  const accountId = useMeQuery().data?.account.id;
+  return useMemo(
+    () => [
+      ...(accountId === undefined ? [] : [{ by: { kind: 'account', accountId } as const, name: W.you }]),
+      ...persons.map(({ id, name }) => ({ by: { kind: 'person', personId: id } as const, name })),
+    ],
+    [persons, accountId],
+  );
+};
+
 /** The choices for each part of a phrase, in the order in which they are likely here, and what is proposed. `left`: where the attempt before left things, as the acting side sees it. */
 export const useFinders = (
   view: ClipView,
@@ -167,9 +181,10 @@ export const useFinders = (
     }),
     [words, athletes, footage, state, action, controls, hasReaction, word, left, result, usual, beforeControls],
   );
+  const tellers = useTellers();
   const why = useMemo(
-    () => lazily(() => whyFinder(view.attempt, before?.attempt, attempts, words)),
-    [view.attempt, before, attempts, words],
+    () => lazily(() => whyFinder(view.attempt, before?.attempt, attempts, words, tellers)),
+    [view.attempt, before, attempts, words, tellers],
   );
   const all = useMemo((): Finders => ({ ...find, why }), [find, why]);
   return { find: all, proposed: proposalsFor(view.attempt, words, left) };

@@ -12,6 +12,7 @@ import {
   type Known,
   type OtherWay,
   type Sayable,
+  type Teller,
   type ToldLink,
   type Words,
 } from '@odograph/core';
@@ -29,6 +30,8 @@ export type WhySaid =
   | { readonly is: 'guess' }
   | { readonly is: 'known'; readonly known: Known }
   | { readonly is: 'proof'; readonly by: 'frame' | 'clip' }
+  /** Who told, felt or saw what was told last. */
+  | { readonly is: 'teller'; readonly by: Teller }
   | { readonly is: 'form'; readonly form: string }
   /** What it was for, and what the run is called that it is part of. */
   | { readonly is: 'aim'; readonly aim: NonNullable<Attempt['aim']> }
@@ -57,6 +60,14 @@ const aboutAlternative = (words: Words): readonly Sayable<WhySaid>[] => [
     (action) => ({ is: 'opens', opens: { kind: 'action', action } }),
   ),
 ];
+
+/** Who may have told something: everybody who is known, and whoever is signed in. */
+export type Tellers = readonly { readonly by: Teller; readonly name: string }[];
+const tellerChoices = (tellers: Tellers): readonly Sayable<WhySaid>[] =>
+  tellers.map(({ by, name }) => ({
+    value: { is: 'teller', by },
+    texts: [T.saysSo(name), ...['felt it', 'heard it', 'saw it', 'told me'].map((did) => `${name} ${did}`)],
+  }));
 
 const MOST_FOUND = 8;
 /** How it is said what an attempt was for; of a bait what was really wanted. */
@@ -135,6 +146,7 @@ export const whyFinder = (
   before: Attempt | undefined,
   attempts: readonly Attempt[],
   words: Words,
+  tellers: Tellers,
 ): ((typed: string) => readonly Found<WhySaid>[]) => {
   const always = alwaysOf(words);
   const names = [
@@ -151,6 +163,7 @@ export const whyFinder = (
             value: { is: 'proof', by: 'clip' } as const,
             texts: [T.proofClip, 'the clip shows it', 'seen in this clip'],
           },
+          ...tellerChoices(tellers),
         ]
       : []),
   ];
