@@ -122,7 +122,7 @@ describe('why an attempt went as it went', () => {
       { part: 'result', how: 'felt', proof, by: null },
       { part: 'state', how: 'hidden', proof: { kind: 'clip', clipId: second.clip.id }, by: null },
     ];
-    const bare = evidence.map(({ by: _, ...said }) => said);
+    const bare = evidence.map(({ part, how, proof }) => ({ part, how, proof }));
     expect((await first.change({ evidence: bare })).status).toBe(200);
     expect((await first.now()).evidence).toEqual(evidence);
     for (const far of [
