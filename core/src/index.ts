@@ -12,6 +12,7 @@ export * from './moments/index.js';
 export * from './rows/index.js';
 export * from './phrase/index.js';
 export * from './map/index.js';
+export * from './graph/index.js';
 export * from './routes/index.js';
 export * from './scoring/index.js';
 export * from './library/index.js';

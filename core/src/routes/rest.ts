@@ -1,5 +1,5 @@
 import type { Arcs, RouteGraph } from './arcs.js';
-import { KeyHeap } from './heap.js';
+import { KeyHeap } from '../graph/index.js';
 
 /** Least cost from each node to a target, from one Dijkstra backwards. O(arcs · log arcs). */
 const restByNode = ({ from, cost, into }: Arcs, nodes: number, targets: ReadonlySet<number>): Float64Array => {

@@ -1,5 +1,5 @@
 import type { Arcs, RouteGraph } from './arcs.js';
-import { KeyHeap } from './heap.js';
+import { KeyHeap } from '../graph/index.js';
 import type { Rest } from './rest.js';
 
 /** Arcs from one node to a target, and what they cost with all before them. */

@@ -1,0 +1,70 @@
+import { componentsOf } from './components.js';
+import { reversed, type Digraph } from './digraph.js';
+
+/** Ways that come back to where they began, over places that are all different: the places, the one with the smallest id first. */
+export type Loops = {
+  readonly loops: readonly (readonly string[])[];
+  /** Whether there are more: longer ones, or more than were asked for. */ readonly isCut: boolean;
+};
+
+/** How many steps it is at least from each place to `end`, over places not before it; −1 = more than `most`. */
+const stepsTo = (back: Digraph, end: number, most: number, steps: Int32Array): void => {
+  steps.fill(-1);
+  steps[end] = 0;
+  const queue = [end];
+  for (let i = 0; i < queue.length; i++) {
+    const at = queue[i]!;
+    if (steps[at] === most) continue;
+    for (let arc = back.starts[at]!; arc < back.starts[at + 1]!; arc++) {
+      const before = back.to[arc]!;
+      if (before < end || steps[before]! >= 0) continue;
+      steps[before] = steps[at]! + 1;
+      queue.push(before);
+    }
+  }
+};
+
+/**
+ * Loops of two places and more, the shortest first, then in the order of their places; each once. No longer than `longest` places and no more than `most`.
+ * A way from a place to itself is none. The search looks only where a way back is short enough, so that nothing is gone in vain.
+ */
+export const loopsOf = (graph: Digraph, { longest = 4, most = 1000 } = {}): Loops => {
+  const { ids, starts, to } = graph;
+  const back = reversed(graph);
+  const { of } = componentsOf(graph);
+  const steps = new Int32Array(ids.length);
+  const onPath = new Uint8Array(ids.length);
+  const byLength: number[][][] = Array.from({ length: longest + 1 }, () => []);
+  let isCut = false;
+  for (let first = 0; first < ids.length; first++) {
+    stepsTo(back, first, longest + 1, steps);
+    const path = [first];
+    const next = [starts[first]!];
+    onPath[first] = 1;
+    while (path.length) {
+      const at = path.at(-1)!;
+      const arc = next[path.length - 1]!++;
+      if (arc >= starts[at + 1]!) {
+        onPath[path.pop()!] = 0;
+        next.pop();
+        continue;
+      }
+      const end = to[arc]!;
+      if (end === first) {
+        if (path.length > 1 && path.length <= longest && byLength[path.length]!.length <= most)
+          byLength[path.length]!.push([...path]);
+        continue;
+      }
+      if (end < first || onPath[end] || of[end] !== of[first] || steps[end]! < 0) continue;
+      if (path.length + steps[end]! > longest) {
+        isCut = true;
+        continue;
+      }
+      onPath[end] = 1;
+      path.push(end);
+      next.push(starts[end]!);
+    }
+  }
+  const all = byLength.flat();
+  return { loops: all.slice(0, most).map((loop) => loop.map((at) => ids[at]!)), isCut: isCut || all.length > most };
+};
