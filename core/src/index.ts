@@ -14,6 +14,7 @@ export * from './phrase/index.js';
 export * from './map/index.js';
 export * from './graph/index.js';
 export * from './routes/index.js';
+export * from './sheets/index.js';
 export * from './scoring/index.js';
 export * from './library/index.js';
 export * from './faults/index.js';

@@ -29,23 +29,38 @@ const isInView = (footage: FootageRow, view: CountingView): boolean =>
 /** Whose a row is in a view: the side that is looked at, the other side's, or neither. */
 export type Whose = 'own' | 'their' | 'neither';
 
-/** Says of each row whose it is in a view; what depends on the footage is found out once for each. */
-export const sidesOf = (table: RowTable, view: CountingView): ((row: number) => Whose) => {
-  const of = view.pointOfView;
+type Sides = readonly [a: Whose, b: Whose];
+/** Whose attempts on a footage are in a view, of its first athlete and of its second. */
+const sidesIn = ({ pointOfView: of, ...view }: CountingView): ((footage: FootageRow) => Sides) => {
   const seen = of?.kind === 'athletes' ? new Set(of.ids) : null;
-  const byFootage: (readonly [a: Whose, b: Whose] | undefined)[] = [];
-  const sides = (number: number): readonly [a: Whose, b: Whose] => {
-    const footage = table.footage[number]!;
+  return (footage) => {
     if (!isInView(footage, view)) return ['neither', 'neither'];
     if (!seen) return ['own', 'own'];
     const [a, b] = [seen.has(footage.athleteA), seen.has(footage.athleteB)];
     const whose = (isIn: boolean, isOther: boolean): Whose => (isIn ? 'own' : isOther ? 'their' : 'neither');
     return [whose(a, b), whose(b, a)];
   };
+};
+
+/** Says of each row whose it is in a view; what depends on the footage is found out once for each. */
+export const sidesOf = (table: RowTable, view: CountingView): ((row: number) => Whose) => {
+  const sides = sidesIn(view);
+  const byFootage: (Sides | undefined)[] = [];
   const footages = table.column('footage');
   const flags = table.column('flags');
   return (row) => {
     const number = footages[row]!;
-    return (byFootage[number] ??= sides(number))[isB(flags[row]!) ? 1 : 0];
+    return (byFootage[number] ??= sides(table.footage[number]!))[isB(flags[row]!) ? 1 : 0];
+  };
+};
+
+/** Says whose an attempt on a footage is in a view. */
+export const whoseIn = (view: CountingView): ((footage: FootageRow, subject: 'a' | 'b') => Whose) => {
+  const sides = sidesIn(view);
+  const known = new Map<FootageRow, Sides>();
+  return (footage, subject) => {
+    const of = known.get(footage) ?? sides(footage);
+    known.set(footage, of);
+    return of[subject === 'b' ? 1 : 0];
   };
 };

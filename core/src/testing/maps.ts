@@ -32,4 +32,3 @@ export const closure = (graph: Digraph): ReadonlyMap<string, ReadonlySet<string>
     }),
   );
 };
-

@@ -1,0 +1,26 @@
+export { casesOfView, workedIn, type Case, type SheetSource } from './cases.js';
+export {
+  ANSWERED,
+  answerTable,
+  answersFound,
+  columnKey,
+  isHole,
+  theirTable,
+  type AnswerRow,
+  type AnswerSeen,
+  type AnswerTable,
+  type Answered,
+  type Cell,
+  type Column,
+  type Met as MetBy,
+  type TheirRow,
+} from './answerTable.js';
+export { coverageOf, type Hole } from './coverage.js';
+export { compareLines, newcombe, passing, type ComparedGroup, type RateDifference } from './compare.js';
+export { bestMix, eitherWaysOf, type EitherWay, type Game, type Mix } from './eitherWay.js';
+export { leaningLines, leaningOf, sameWithoutCloth, type Leaning } from './cloth.js';
+export { survivalOf, type Kept, type Survival, type SurvivalStep } from './survival.js';
+export { holdKey, holdKind, holdKindsOf, holdSheet, type HoldKind, type HoldSheet, type HoldUse } from './holds.js';
+export { reachOf, type EvidenceReach, type StepReach } from './reach.js';
+export { apartOf, relativesOf, type RelativePart } from './relatives.js';
+export { shareWithin, spreadOf, timesOf, type Spread, type Times } from './times.js';
