@@ -15,7 +15,7 @@ module.exports = {
       comment:
         'no platform, no interface, no database: only Joi and the letters of domains in the contract, a reader of separated text in the formats, and a Fourier transform in the signals',
       severity: 'error',
-      from: { path: path('core'), pathNot: '\\.test\\.ts$' },
+      from: { path: path('core'), pathNot: '\\.test\\.ts$|/testing/' },
       to: {
         dependencyTypes: ['core', 'npm', 'npm-dev', 'npm-no-pkg', 'npm-unknown'],
         pathNot: 'node_modules/(joi|tr46|@types/tr46|papaparse|@types/papaparse|fft\\.js)/',

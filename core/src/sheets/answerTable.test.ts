@@ -157,14 +157,14 @@ const someLogged = fc
           ...TOLD[0]!,
           id: `t${String(i).padStart(2, '0')}`,
           in: 'F2',
-          by: by as 'a' | 'b',
+          by: by,
           at: [start, start + 1, at],
           from,
           action,
-          result: result as 'success',
+          result: result,
         }),
         finish: { kind: 'state', ...stateOf(from) },
-        intent: intent as 'own' | 'bait',
+        intent: intent,
         reactions: met.map((what, r) => ({ ...BARE_REACTION, id: `r${r}`, what, isAction: false })),
       };
       return { attempt, footage: FOOTAGE.F2, isThorough };
