@@ -43,14 +43,14 @@ main(async () => {
   });
   needPackages();
   build(['core']);
-  const { analyse, toGraphml } = await import('../core/dist/index.js');
+  const { analyseWhole, toGraphml } = await import('../core/dist/index.js');
   const { libraryFile } = await import('../core/dist/contract/index.js');
   const { value, error } = libraryFile.validate(read(resolve(file)));
   if (error) throw new Stop(`${file} is no library of Odograph: ${error.message}.`);
-  const analysis = analyse(value, questions, { includePicked });
+  const { reactions, ...analysis } = analyseWhole(value, questions, { includePicked });
   mkdirSync(out, { recursive: true });
   writeFileSync(join(out, 'analysis.json'), `${JSON.stringify(analysis, null, 1)}\n`);
-  writeFileSync(join(out, 'map.graphml'), toGraphml(analysis));
+  writeFileSync(join(out, 'map.graphml'), toGraphml(analysis, reactions));
   note(
     `${analysis.totals.attempts} attempts on ${analysis.totals.lines} lines: ${join(out, 'analysis.json')}, ${join(out, 'map.graphml')}`,
   );

@@ -1,4 +1,4 @@
-import type { Analysis } from '../library/index.js';
+import type { Analysis, ReactionTexts } from '../library/index.js';
 
 const escape = (text: string): string =>
   text.replace(/[&<>"']/g, (c) => `&#${c.charCodeAt(0)};`).replace(/[\u0000-\u0008\u000b\u000c\u000e-\u001f]/g, '');
@@ -9,6 +9,7 @@ const NODE_KEYS: readonly Key[] = [
   { name: 'name', type: 'string' },
   { name: 'role', type: 'string' },
   { name: 'family', type: 'string' },
+  { name: 'parent', type: 'string' },
   { name: 'height', type: 'double' },
   { name: 'terminal', type: 'boolean' },
   { name: 'points', type: 'int' },
@@ -24,6 +25,11 @@ const EDGE_KEYS: readonly Key[] = [
   { name: 'given', type: 'int' },
   { name: 'thrown', type: 'int' },
   { name: 'cost', type: 'double' },
+];
+/** What is told of reactions, where it is. */
+const REACTION_KEYS: readonly Key[] = [
+  { name: 'met', type: 'string' },
+  { name: 'opened', type: 'string' },
 ];
 
 const declare = (keys: readonly Key[], of: 'node' | 'edge'): string[] =>
@@ -43,14 +49,16 @@ const data = (
 
 /**
  * The map as GraphML 1.0 (directed, parallel edges). Edge id = the line's from, action and to; a bait is marked in the action's name.
+ * `reactions`: what its lines met, told beside their counts.
  * Lines that no route uses (baits, no success, or from a place to itself) have no cost.
  */
-export const toGraphml = (analysis: Analysis): string =>
-  [
+export const toGraphml = (analysis: Analysis, reactions?: ReadonlyMap<string, ReactionTexts>): string => {
+  const edgeKeys = reactions ? [...EDGE_KEYS, ...REACTION_KEYS] : EDGE_KEYS;
+  return [
     '<?xml version="1.0" encoding="UTF-8"?>',
     '<graphml xmlns="http://graphml.graphdrawing.org/xmlns">',
     ...declare(NODE_KEYS, 'node'),
-    ...declare(EDGE_KEYS, 'edge'),
+    ...declare(edgeKeys, 'edge'),
     '  <graph id="map" edgedefault="directed">',
     ...analysis.places.flatMap((p) => [
       `    <node id="${escape(p.id)}">`,
@@ -61,7 +69,7 @@ export const toGraphml = (analysis: Analysis): string =>
       const action = l.bait ? `${l.action} (bait)` : l.action;
       return [
         `    <edge id="${escape(`${l.from} ${action} ${l.to}`)}" source="${escape(l.from)}" target="${escape(l.to)}">`,
-        ...data(EDGE_KEYS, 'edge', { ...l, action }),
+        ...data(edgeKeys, 'edge', { ...l, action, ...reactions?.get(`${l.from} ${action} ${l.to}`) }),
         '    </edge>',
       ];
     }),
@@ -69,3 +77,4 @@ export const toGraphml = (analysis: Analysis): string =>
     '</graphml>',
     '',
   ].join('\n');
+};

@@ -209,4 +209,3 @@ describe('how it goes on', () => {
     expect(once.endings.get('end won')!.low).toBeLessThan(0.2);
   });
 });
-

@@ -1,4 +1,4 @@
-import { placeFamily, placeName, readPlace, type PlaceId } from '../attempts/index.js';
+import { placeFamily, placeName, readPlace, stateId, type PlaceId } from '../attempts/index.js';
 import { RowTable, Tally, heightsOf, type CountingView } from '../map/index.js';
 import { bestRoutes, lineCost, type RouteGoal } from '../routes/index.js';
 import { housePoints } from '../scoring/index.js';
@@ -10,6 +10,7 @@ export type AnalysedPlace = {
   readonly name: string;
   readonly role: string;
   readonly family: string;
+  /** The place above it; null where there is none. */ readonly parent: PlaceId | null;
   readonly height: number | null;
   readonly stake: number;
   readonly terminal: boolean;
@@ -70,6 +71,13 @@ export const analyse = (
   return analyseRows(RowTable.of(loggedOf(library), words), words, questions, view);
 };
 
+/** The place above one: the same role of the position's parent; null where there is none. */
+export const parentOf = (id: string, words: Words): PlaceId | null => {
+  const place = readPlace(id);
+  const parent = place?.kind === 'state' ? words.position(place.position)?.parent : undefined;
+  return place?.kind === 'state' && parent !== undefined ? stateId({ position: parent, role: place.role }) : null;
+};
+
 type Books = { readonly lines: ReturnType<Tally['book']>['lines'] };
 
 const analysedPlace = (
@@ -83,6 +91,7 @@ const analysedPlace = (
     name: placeName(id, words),
     role: place.kind === 'state' ? place.role : '',
     family: placeFamily(id, words),
+    parent: parentOf(id, words),
     height: height?.height ?? null,
     stake: height?.stake ?? 0,
     terminal: place.kind !== 'state',

@@ -1,26 +1,12 @@
-import { answersIn, standingOf, type Attempt } from '../attempts/index.js';
-import type { Angle } from '../footage/index.js';
+import { answersIn, standingOf } from '../attempts/index.js';
 import { footageSeconds, angleClock } from '../timecode/index.js';
 import type { KnownOfPrinciples, Principle } from '../principles/index.js';
 import type { Dated } from '../todos/index.js';
 import type { Words } from '../vocabulary/index.js';
+import { byFootage } from './byFootage.js';
 import { timedOf, type Library } from './library.js';
 
 type Of = Pick<Library, 'attempts' | 'footage' | 'angles' | 'files' | 'clips'>;
-
-type OfFootage = { readonly attempts: Attempt[]; readonly angles: Angle[]; readonly files: Library['files'] };
-/** The attempts and angles of each footage, gone through once. */
-const byFootage = ({ attempts, angles, files }: Of): ReadonlyMap<string, OfFootage> => {
-  const all = new Map<string, OfFootage>();
-  const of = (id: string): OfFootage => {
-    const known = all.get(id) ?? { attempts: [], angles: [], files };
-    all.set(id, known);
-    return known;
-  };
-  for (const attempt of attempts) of(attempt.footageId).attempts.push(attempt);
-  for (const angle of angles) of(angle.footageId).angles.push(angle);
-  return all;
-};
 
 /** Attempts that count (nobody shows them, and their footage counts), as principles are held against them; what answers what only where one asks for it. */
 export const knownForPrinciples = (

@@ -153,12 +153,12 @@ const principlesFor = (
 
 const cellOf = (
   group: readonly Case[],
+  here: readonly Case[],
   column: Column,
   source: SheetSource,
   found: AnswersFound,
   words: Words,
 ): Cell => {
-  const here = group.filter((c) => columnKey(columnOf(c)) === columnKey(column));
   const rated = here.filter((c) => c.isRated);
   const base = {
     column,
@@ -194,20 +194,11 @@ const cellOf = (
   };
 };
 
-/** Reactions that a group met, and those that it was only said to be able to meet. */
-const columnsOf = (group: readonly Case[]): readonly Column[] => [
-  ...group.map(columnOf),
-  ...group.flatMap((c) =>
-    c.attempt.alternatives.flatMap((a): Column[] =>
-      a.by === 'opponent' && !a.isAction ? [{ what: a.what, isAction: false }] : [],
-    ),
-  ),
-];
-
-/** Groups by entry, a bait apart: the most done first. */
+/** Groups by entry, a bait apart: the most done first. What only changes holds is no entry. */
 export const groupsOf = (cases: readonly Case[]): readonly (readonly Case[])[] => {
   const groups = new Map<string, Case[]>();
   for (const c of cases) {
+    if (c.isHeld) continue;
     const key = `${c.from} ${c.action} ${c.attempt.intent}`;
     const group = groups.get(key);
     if (group) group.push(c);
@@ -219,15 +210,25 @@ export const groupsOf = (cases: readonly Case[]): readonly (readonly Case[])[] =
     .map(([, group]) => group);
 };
 
-/** The cells of a group, each of its attempts in one of them: they add up to the group. */
+/** The cells of a group, each of its attempts in one of them: they add up to the group. What it was only said to be able to meet has a cell of its own. */
 export const cellsOf = (
   group: readonly Case[],
   source: SheetSource,
   found: AnswersFound,
   words: Words,
 ): readonly Cell[] => {
-  const columns = new Map(columnsOf(group).map((column) => [columnKey(column), column]));
-  return [...columns.values()].map((column) => cellOf(group, column, source, found, words));
+  const columns = new Map<string, { readonly column: Column; readonly here: Case[] }>();
+  const at = (column: Column): Case[] => {
+    const key = columnKey(column);
+    const known = columns.get(key) ?? { column, here: [] };
+    columns.set(key, known);
+    return known.here;
+  };
+  for (const c of group) at(columnOf(c)).push(c);
+  for (const { attempt } of group)
+    for (const other of attempt.alternatives)
+      if (other.by === 'opponent' && !other.isAction) at({ what: other.what, isAction: false });
+  return [...columns.values()].map(({ column, here }) => cellOf(group, here, column, source, found, words));
 };
 
 const TAIL = ['none', 'not said'];

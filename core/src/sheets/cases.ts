@@ -24,6 +24,7 @@ export type Case = {
   /** Somebody did it against resistance; otherwise it was shown. */ readonly isCounted: boolean;
   /** Rates follow from it: counted, and all that happened around it is logged too. */ readonly isRated: boolean;
   readonly gi: boolean;
+  /** It keeps the place and changes holds: the map draws no line for it, and it is no entry. */ readonly isHeld: boolean;
   /** Default height of where it ended; of a restart that of where it went on. Undefined where that isn't known. */
   readonly endHeight: number | undefined;
 };
@@ -43,6 +44,8 @@ export type SheetSource = {
 /** Attempts that worked, of those that count. */
 export const workedIn = (cases: readonly Case[]): number => cases.filter((c) => c.attempt.result === 'success').length;
 
+const HOLDING: ReadonlySet<string> = new Set(['grip', 'hold']);
+
 /** The attempts of a view that have a place, in the order of their ids. O(n · log n). */
 export const casesOfView = (logged: readonly Logged[], words: Words, view: CountingView = WHOLE): readonly Case[] => {
   const whoseOf = whoseIn(view);
@@ -59,6 +62,7 @@ export const casesOfView = (logged: readonly Logged[], words: Words, view: Count
         {
           ...{ attempt, whose, from: standing.from, action: attempt.action, to: standing.to, isCounted },
           gi: footage.gi,
+          isHeld: standing.from === standing.to && HOLDING.has(words.action(attempt.action)?.does ?? ''),
           isRated: isCounted && (isThorough || view.includePicked),
           endHeight: value ? defaultHeight(value, words) : undefined,
         },

@@ -36,7 +36,7 @@ export const leaningLines = (
 ): readonly (Leaning & { readonly from: PlaceId; readonly action: string; readonly to: PlaceId })[] => {
   const lines = new Map<string, Case[]>();
   for (const c of cases) {
-    if (c.whose !== 'own' || c.attempt.intent === 'bait') continue;
+    if (c.whose !== 'own' || c.attempt.intent === 'bait' || c.isHeld) continue;
     const key = `${c.from} ${c.action} ${c.to}`;
     const line = lines.get(key);
     if (line) line.push(c);

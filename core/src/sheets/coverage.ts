@@ -47,7 +47,7 @@ export const coverageOf = (
   words: Words,
 ): readonly Hole[] => {
   const found = answersFound(source);
-  const all = source.cases.filter((c) => c.isRated && c.whose === 'own').length;
+  const all = source.cases.filter((c) => c.isRated && !c.isHeld && c.whose === 'own').length;
   const heightAt = (place: PlaceId): number => heights.get(place)?.height ?? 0;
   const holes: Hole[] = [];
   const add = (hole: Omit<Hole, 'share' | 'weight'>): void => {

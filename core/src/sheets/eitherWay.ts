@@ -43,7 +43,7 @@ const opened = (cases: readonly Case[], found: AnswersFound): ReadonlyMap<string
     const met = lineReaction(attempt);
     if (!met || met.isAction || !isCounted || attempt.result === 'success') continue;
     for (const { by: q, reaction } of found.toAttempt.get(attempt.id) ?? []) {
-      if (reaction !== met.what || !q.isCounted || q.attempt.result !== 'success') continue;
+      if (reaction !== met.what || !q.isCounted || q.attempt.result !== 'success' || q.isHeld) continue;
       const key = `${action} ${q.action}`;
       by.set(key, (by.get(key) ?? new Set()).add(met.what));
     }
@@ -66,7 +66,11 @@ const countOf = (cases: readonly Case[], entry: string, reaction: string): Count
 export const eitherWaysOf = (source: SheetSource, found: AnswersFound = answersFound(source)): readonly EitherWay[] => {
   const byPlace = new Map<PlaceId, Case[]>();
   for (const c of source.cases)
-    if (c.whose === 'own' && c.attempt.intent === 'own') byPlace.set(c.from, [...(byPlace.get(c.from) ?? []), c]);
+    if (c.whose === 'own' && c.attempt.intent === 'own' && !c.isHeld) {
+      const here = byPlace.get(c.from);
+      if (here) here.push(c);
+      else byPlace.set(c.from, [c]);
+    }
   return [...byPlace.entries()]
     .sort(([a], [b]) => (a < b ? -1 : 1))
     .flatMap(([place, cases]) => {
