@@ -3,6 +3,7 @@ import { execFileSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
+import { graphPeers, graphRows } from './graphs.mjs';
 
 const [folder, peers] = process.argv.slice(2);
 const dist = new URL('../../core/dist/', import.meta.url);
@@ -41,6 +42,7 @@ const row = (what, size, ours, peer, peerName, goal) => ({
 });
 const rows = [];
 const notes = [];
+const others = graphPeers(peers);
 
 for (const size of ['S', 'M', 'L']) {
   const text = readFileSync(join(folder, `seeded-${size}.json`), 'utf8');
@@ -112,6 +114,10 @@ for (const size of ['S', 'M', 'L']) {
       { S: 1 / 15, M: 1 / 30, L: 1 / 50 }[size],
     ),
   );
+
+  const thought = graphRows(core, size, lines, others, { cpu, row, runs });
+  rows.push(...thought.rows);
+  notes.push(...thought.notes);
 
   if (size === 'M') {
     const choices = words.all.map((w) => ({ value: w.key, texts: [w.name, ...w.aliases] }));

@@ -21,7 +21,8 @@ export {
   type RouteQuestion,
 } from './analysis.js';
 export { analyseWhole } from './whole.js';
-export { secondsIn, sheetSourceOf } from './sheetSource.js';
+export { secondsIn, sheetPartOf, sheetSourceFrom, sheetSourceOf, type SheetPart } from './sheetSource.js';
+export { byFootage } from './byFootage.js';
 export { graphOfLines, isEnding, type ReactionTexts, type Thought } from './thinking.js';
 export { datedOf, knownForPrinciples, startsFrom } from './known.js';
 export { asShown, forMembers, isForAcademy, shownOf, type LibraryRows, type Shown } from './audience.js';

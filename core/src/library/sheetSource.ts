@@ -1,6 +1,7 @@
 import { answersIn, linkAttempts, type Answer, type Attempt, type Instant, type Link } from '../attempts/index.js';
+import type { Footage } from '../footage/index.js';
 import type { CountingView } from '../map/index.js';
-import { casesOfView, type SheetSource } from '../sheets/index.js';
+import { casesIn, toldCases, type SheetSource, type ToldCase } from '../sheets/index.js';
 import { angleClock, footageSeconds } from '../timecode/index.js';
 import type { Words } from '../vocabulary/index.js';
 import { byFootage } from './byFootage.js';
@@ -26,21 +27,54 @@ export const secondsIn = ({
   };
 };
 
+/** What one footage gives to sheets: its attempts, what follows what among them, and what answers what. It changes only with that footage. */
+export type SheetPart = {
+  readonly told: readonly ToldCase[];
+  readonly links: readonly Link[];
+  readonly answers: readonly Answer[];
+};
+
+/** The part of one footage: its attempts and angles, with the files that it needs. */
+export const sheetPartOf = (
+  footage: Footage,
+  of: Pick<Library, 'attempts' | 'angles' | 'files'>,
+  words: Words,
+): SheetPart => {
+  const needed = new Set(of.angles.map((a) => a.fileId));
+  const own = { ...of, files: of.files.filter((f) => needed.has(f.id)) };
+  const timed = timedOf(own, footage.id);
+  const links = linkAttempts(timed, words);
+  return {
+    told: toldCases(loggedOf({ ...own, footage: [footage] }), words),
+    links,
+    answers: answersIn(timed, words, links),
+  };
+};
+
+/** What sheets are made of in a view, put together from the parts of each footage. */
+export const sheetSourceFrom = (
+  parts: readonly SheetPart[],
+  library: Pick<Library, 'angles' | 'files' | 'principles'>,
+  view?: CountingView,
+): SheetSource => ({
+  cases: casesIn(
+    parts.flatMap((part) => part.told),
+    view,
+  ),
+  links: parts.flatMap((part) => part.links),
+  answers: parts.flatMap((part) => part.answers),
+  principles: library.principles.filter((p) => p.standing === 'kept'),
+  secondsOf: secondsIn(library),
+});
+
 /** What the sheets of a library are made of, in a view. */
 export const sheetSourceOf = (library: Of, words: Words, view?: CountingView): SheetSource => {
-  const links: Link[] = [];
-  const answers: Answer[] = [];
-  for (const [id, of] of byFootage(library)) {
-    const timed = timedOf(of, id);
-    const linked = linkAttempts(timed, words);
-    links.push(...linked);
-    answers.push(...answersIn(timed, words, linked));
-  }
-  return {
-    cases: casesOfView(loggedOf(library), words, view),
-    answers,
-    links,
-    principles: library.principles.filter((p) => p.standing === 'kept'),
-    secondsOf: secondsIn(library),
-  };
+  const of = byFootage(library);
+  const files = new Map(library.files.map((f) => [f.id, f]));
+  const parts = library.footage.flatMap((footage) => {
+    const one = of.get(footage.id);
+    const needed = one?.angles.flatMap((a) => files.get(a.fileId) ?? []) ?? [];
+    return one ? [sheetPartOf(footage, { ...one, files: needed }, words)] : [];
+  });
+  return sheetSourceFrom(parts, library, view);
 };

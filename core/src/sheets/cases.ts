@@ -46,27 +46,38 @@ export const workedIn = (cases: readonly Case[]): number => cases.filter((c) => 
 
 const HOLDING: ReadonlySet<string> = new Set(['grip', 'hold']);
 
-/** The attempts of a view that have a place, in the order of their ids. O(n · log n). */
-export const casesOfView = (logged: readonly Logged[], words: Words, view: CountingView = WHOLE): readonly Case[] => {
+/** An attempt that has a place, whoever looks at it. */
+export type ToldCase = Omit<Case, 'whose' | 'isRated'> & Pick<Logged, 'footage' | 'isThorough'>;
+
+/** The attempts that have a place. */
+export const toldCases = (logged: readonly Logged[], words: Words): readonly ToldCase[] =>
+  logged.flatMap(({ attempt, footage, isThorough }): ToldCase[] => {
+    const standing = standingOf(attempt, footage, words);
+    if ((standing.kind !== 'counted' && standing.kind !== 'shown') || attempt.action === null) return [];
+    const end = finishOf(attempt, words)!.finish;
+    const value = end.kind === 'reset' ? end.restart && stateId(end.restart) : finishId(end);
+    return [
+      {
+        ...{ attempt, footage, isThorough, from: standing.from, action: attempt.action, to: standing.to },
+        isCounted: standing.kind === 'counted',
+        gi: footage.gi,
+        isHeld: standing.from === standing.to && HOLDING.has(words.action(attempt.action)?.does ?? ''),
+        endHeight: value ? defaultHeight(value, words) : undefined,
+      },
+    ];
+  });
+
+/** Those of a view, in the order of their ids. O(n · log n). */
+export const casesIn = (told: readonly ToldCase[], view: CountingView = WHOLE): readonly Case[] => {
   const whoseOf = whoseIn(view);
-  return logged
-    .flatMap(({ attempt, footage, isThorough }): Case[] => {
-      const whose = whoseOf(footage, attempt.subject);
+  return told
+    .flatMap(({ footage, isThorough, ...told }): Case[] => {
+      const whose = whoseOf(footage, told.attempt.subject);
       if (whose === 'neither') return [];
-      const standing = standingOf(attempt, footage, words);
-      if ((standing.kind !== 'counted' && standing.kind !== 'shown') || attempt.action === null) return [];
-      const isCounted = standing.kind === 'counted';
-      const end = finishOf(attempt, words)!.finish;
-      const value = end.kind === 'reset' ? end.restart && stateId(end.restart) : finishId(end);
-      return [
-        {
-          ...{ attempt, whose, from: standing.from, action: attempt.action, to: standing.to, isCounted },
-          gi: footage.gi,
-          isHeld: standing.from === standing.to && HOLDING.has(words.action(attempt.action)?.does ?? ''),
-          isRated: isCounted && (isThorough || view.includePicked),
-          endHeight: value ? defaultHeight(value, words) : undefined,
-        },
-      ];
+      return [{ ...told, whose, isRated: told.isCounted && (isThorough || view.includePicked) }];
     })
     .sort((a, b) => (a.attempt.id < b.attempt.id ? -1 : 1));
 };
+
+export const casesOfView = (logged: readonly Logged[], words: Words, view?: CountingView): readonly Case[] =>
+  casesIn(toldCases(logged, words), view);

@@ -1,4 +1,4 @@
-export { casesOfView, workedIn, type Case, type SheetSource } from './cases.js';
+export { casesIn, casesOfView, toldCases, workedIn, type Case, type SheetSource, type ToldCase } from './cases.js';
 export {
   ANSWERED,
   answerTable,
