@@ -13,10 +13,10 @@ export const graphPeers = (peers) => {
   };
 };
 
-/** The system of the chances solved by ml-matrix, from the same counts: all places that are no ending, at once. */
-const byMatrix = ({ ids, starts, to, weight }, isEnding, pointsOf, { Matrix, solve }) => {
+/** The system of the chances solved by ml-matrix, from the same counts: all places that are no ending and that lead to one (`isOpen`), at once. */
+const byMatrix = ({ ids, starts, to, weight }, isOpen, pointsOf, { Matrix, solve }) => {
   const total = ids.map((_, at) => weight.subarray(starts[at], starts[at + 1]).reduce((a, b) => a + b, 0));
-  const inner = ids.flatMap((id, at) => (isEnding(id) || total[at] === 0 ? [] : [at]));
+  const inner = ids.flatMap((id, at) => (isOpen(id) ? [at] : []));
   const place = new Map(inner.map((at, i) => [at, i]));
   const ends = ids.flatMap((_, at) => (place.has(at) ? [] : [at]));
   const column = new Map(ends.map((at, i) => [at, i]));
@@ -43,7 +43,7 @@ const apartOf = (core, { ids }, ours, { inner, solved, ends }) => {
     const isOver = (end) => core.isEnding(ids[end]);
     compare(
       ends.reduce((sum, end, j) => sum + (isOver(end) ? 0 : solved.get(i, j)), 0),
-      endings.get(core.UNKNOWN) ?? 0,
+      (endings.get(core.UNKNOWN) ?? 0) + (endings.get(core.NEVER) ?? 0),
     );
     compare(solved.get(i, ends.length), steps);
     compare(solved.get(i, ends.length + 1), points);
@@ -58,8 +58,10 @@ export const graphRows = (core, size, lines, peers, { cpu, row, runs }) => {
   const { ids } = graph;
   const pointsOf = (id) => core.housePoints(id);
   const work = () => core.prospectsOf(graph, core.isEnding, pointsOf);
-  const other = () => byMatrix(graph, core.isEnding, pointsOf, peers.matrix);
-  const apart = apartOf(core, graph, work(), other());
+  const known = work();
+  const isOpen = (id) => known.get(id).steps > 0;
+  const other = () => byMatrix(graph, isOpen, pointsOf, peers.matrix);
+  const apart = apartOf(core, graph, known, other());
   const built = new peers.Graph();
   for (const id of ids) built.addNode(id);
   ids.forEach((id, at) => {

@@ -124,11 +124,16 @@ export const prospectsOf = (
 ): ReadonlyMap<string, Prospect> => {
   const walk = walkOf(counted(graph), isEnd);
   const { width, rows } = prospectsIn(walk, Float64Array.from(graph.ids, pointsOf));
+  const inOrder = walk.endings.map((name, ending) => ({ name, ending })).sort((a, b) => (a.name < b.name ? -1 : 1));
   return new Map(
     graph.ids.map((id, at) => {
-      const row = rows.subarray(at * width, (at + 1) * width);
-      const endings = walk.endings.flatMap((name, e): [string, number][] => (row[e]! > 0 ? [[name, row[e]!]] : []));
-      return [id, { endings: new Map(endings.sort()), steps: row[width - 2]!, points: row[width - 1]! }];
+      const row = at * width;
+      const endings = new Map<string, number>();
+      for (const { name, ending } of inOrder) {
+        const chance = rows[row + ending]!;
+        if (chance > 0) endings.set(name, chance);
+      }
+      return [id, { endings, steps: rows[row + width - 2]!, points: rows[row + width - 1]! }];
     }),
   );
 };

@@ -102,6 +102,7 @@ export const TODO = {
   state: saidOr(orNull(STATE), null),
   action: saidOr(orNull(key('action')), null),
   reaction: saidOr(orNull(key('reaction')), null),
+  theirs: saidOr(orNull(key('action')), null),
   followed: saidOr(orNull(choice(...FOLLOWED)), null),
   said: saidOr(orNull(whole(0, 999)), null),
   parts: saidOr(list(ANNOUNCED, { most: 99, once: 'id' }), []),

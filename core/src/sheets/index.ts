@@ -9,12 +9,14 @@ export {
   type AnswerRow,
   type AnswerSeen,
   type AnswerTable,
+  type AnswersFound,
   type Answered,
   type Cell,
   type Column,
   type Met as MetBy,
   type TheirRow,
 } from './answerTable.js';
+export { askedFor, foundFor, type AskedFor, type FoundFor } from './asked.js';
 export { coverageOf, type Hole } from './coverage.js';
 export { compareLines, newcombe, passing, type ComparedGroup, type RateDifference } from './compare.js';
 export { bestMix, eitherWaysOf, type EitherWay, type Game, type Mix } from './eitherWay.js';

@@ -35,6 +35,7 @@ export type Todo = {
   readonly state: { readonly position: string; readonly role: Role } | null;
   readonly action: string | null;
   readonly reaction: string | null;
+  /** Of what is looked for: the action of theirs that it answers. */ readonly theirs: string | null;
   /** Of advice. */ readonly followed: (typeof FOLLOWED)[number] | null;
   /** Of what was announced: how many, and each of them. */
   readonly said: number | null;

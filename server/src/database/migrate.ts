@@ -20,6 +20,7 @@ import * as why from './migrations/0014-why.js';
 import * as adviceListsDrawings from './migrations/0015-advice-lists-drawings.js';
 import * as views from './migrations/0016-views.js';
 import * as aims from './migrations/0017-aims.js';
+import * as theirs from './migrations/0018-theirs.js';
 
 const MIGRATIONS = [
   first,
@@ -39,6 +40,7 @@ const MIGRATIONS = [
   adviceListsDrawings,
   views,
   aims,
+  theirs,
 ] as const;
 
 type Step = { readonly context: QueryInterface };

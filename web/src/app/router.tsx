@@ -33,6 +33,14 @@ export const router = createBrowserRouter([
       },
       { path: '/to-do', lazy: async () => ({ Component: (await import('../features/todo/index.js')).TodoList }) },
       { path: '/map', lazy: async () => ({ Component: (await import('../features/map/screen.js')).MapScreen }) },
+      {
+        path: '/map/answers',
+        lazy: async () => ({ Component: (await import('../features/sheets/index.js')).AnswersScreen }),
+      },
+      {
+        path: '/map/next',
+        lazy: async () => ({ Component: (await import('../features/sheets/index.js')).NextScreen }),
+      },
       { path: '/routes', lazy: async () => ({ Component: (await import('../features/routes/index.js')).RouteFinder }) },
       {
         path: '/routes/:routeId',

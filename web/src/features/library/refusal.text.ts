@@ -132,6 +132,7 @@ const FIELDS: Readonly<Record<Sayable, string>> & Readonly<Record<string, string
   personIds: 'who',
   by: 'from whom',
   reaction: 'their reaction',
+  theirs: 'their action',
   followed: 'whether they did it',
   said: 'how many',
   parts: 'what was announced',

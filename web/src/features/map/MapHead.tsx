@@ -1,4 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
+import { Link } from 'react-router';
 import { Choice, Heading } from '../../design/index.js';
 import type { MapPicture } from '../../workers/map.protocol.js';
 import { MAP_TEXT as T, MAP_HEAD_TEXT } from './map.text.js';
@@ -47,6 +48,7 @@ export const MapHead = ({
           />
         </Box>
       )}
+      <Link to="/map/next">{T.next}</Link>
       <Choice
         label={T.shownAs}
         name="map-as"

@@ -151,6 +151,11 @@ export const PlaceSheet = ({
           </>
         )}
       </Flex>
+      <Flex gap="2" marginBottom="4">
+        <Action asChild>
+          <Link to={`/map/answers?place=${encodeURIComponent(place)}`}>{T.answers}</Link>
+        </Action>
+      </Flex>
       <Subheading marginBottom="1">{T.from}</Subheading>
       {list(out, T.nothingFrom, (l) => l.to)}
       {theirs.length > 0 && (

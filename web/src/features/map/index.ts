@@ -4,4 +4,5 @@ export { useMapPicture } from './useMapPicture.js';
 export { OnlyPicked } from './PickedSwitch.js';
 export { ViewSentence } from './ViewSentence.js';
 export type { MapState } from './map.listener.js';
+export { ClipOnTheSpot } from './ClipOnTheSpot.js';
 export { clipsBehind } from './clipsBehind.js';

@@ -1,0 +1,185 @@
+import { Box, Flex } from '@chakra-ui/react';
+import {
+  answerTable,
+  answersFound,
+  placeName,
+  placesByWeight,
+  readPlace,
+  theirTable,
+  type PlaceId,
+} from '@odograph/core';
+import { useEffect, useMemo } from 'react';
+import { useSelector } from 'react-redux';
+import { Link, useSearchParams } from 'react-router';
+import { Action, Heading, Picked, Subheading } from '../../design/index.js';
+import { useWords } from '../library/index.js';
+import { OnlyPicked, ViewSentence, useMapPicture, type MapState } from '../map/index.js';
+import type { MapPicture } from '../../workers/map.protocol.js';
+import { AnswerGrid, cellKey } from './AnswerGrid.js';
+import { askedIn, sayAsked } from './asked.js';
+import { CellPanel } from './CellPanel.js';
+import { ChancesHere } from './ChancesHere.js';
+import { EitherHere, HoldsHere, TheirList, TimesHere } from './MoreHere.js';
+import { PLACE_TEXT, SHEET_TEXT as T } from './sheets.text.js';
+import { usePutOnList } from './usePutOnList.js';
+import { useSheetSource } from './useSheetSource.js';
+
+/** The places of a map at which somebody can stand and choose, those that carry most first. */
+const placesOf = (picture: MapPicture): readonly PlaceId[] =>
+  placesByWeight(picture.lines).filter((id) => readPlace(id)?.kind === 'state');
+
+const Way = ({
+  picture,
+  place,
+}: {
+  readonly picture: MapPicture;
+  readonly place: PlaceId;
+}): React.JSX.Element | null => {
+  const words = useWords();
+  const into = picture.lines
+    .filter((l) => l.to === place && l.from !== place && l.side === 'own')
+    .sort((a, b) => b.count - a.count || (a.id < b.id ? -1 : 1));
+  if (!into.length) return null;
+  return (
+    <Box as="section">
+      <Subheading>{T.here}</Subheading>
+      <Box as="ul" listStyleType="none" marginTop="1">
+        {into.slice(0, 6).map((l) => (
+          <Box as="li" key={l.id} paddingBlock="0.5">
+            <Link to={`/map?place=${encodeURIComponent(place)}&line=${encodeURIComponent(l.id)}`}>
+              {T.hereLine(words.name('action', l.action), placeName(l.from, words))}
+            </Link>{' '}
+            <Box as="span" color="inkSoft">
+              {l.attempts ? T.counted(l.successes, l.attempts) : T.seenOnly(l.picked + l.shown)}
+            </Box>
+          </Box>
+        ))}
+      </Box>
+    </Box>
+  );
+};
+
+const useSheet = (picture: MapPicture | null) => {
+  const [search, setSearch] = useSearchParams();
+  const view = useSelector((state: MapState) => state.map.view);
+  const words = useWords();
+  const { source, share } = useSheetSource(view);
+  const places = useMemo(() => (picture ? placesOf(picture) : []), [picture]);
+  const place = (search.get('place') ?? places[0]) as PlaceId | undefined;
+  const found = useMemo(() => source && answersFound(source), [source]);
+  const table = useMemo(
+    () => source && found && place && answerTable(place, source, words, 'own', found),
+    [source, found, place, words],
+  );
+  const theirs = useMemo(
+    () =>
+      source && found && place
+        ? theirTable(place, source, view.pointOfView?.kind === 'athletes' ? 'their' : 'own', found)
+        : [],
+    [source, found, place, view],
+  );
+  const key = search.get('cell') ?? undefined;
+  const picked =
+    table &&
+    table.rows.flatMap((row) => row.cells.flatMap((cell) => (cellKey(row, cell) === key ? [{ row, cell }] : [])))[0];
+  const go = (next: { readonly place?: string; readonly cell?: string }): void =>
+    setSearch({ ...(place ? { place } : {}), ...next });
+  return { source, share, places, place, found, table, theirs, key, picked, go };
+};
+
+/** What is known of a place, on one page: what answers what, what they do, where it ends, and how long it takes. */
+export const AnswersScreen = (): React.JSX.Element => {
+  const picture = useMapPicture();
+  const words = useWords();
+  const { source, share, places, place, found, table, theirs, key, picked, go } = useSheet(picture);
+  const { onList, put } = usePutOnList();
+  const at = place === undefined ? undefined : readPlace(place);
+  const state = at?.kind === 'state' ? { position: at.position, role: at.role } : null;
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent): void => {
+      if (event.target instanceof HTMLInputElement || event.target instanceof HTMLSelectElement) return;
+      if (event.ctrlKey || event.metaKey || event.altKey || !picked || !place) return;
+      if (event.key === 'Escape') go({});
+      const asked = askedIn(place, picked.row, picked.cell);
+      if (event.key === T.putKey && asked && !onList(asked)) put(asked, sayAsked(asked, words));
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  });
+  return (
+    <Flex flex="1" minHeight="0" direction={{ base: 'column', md: 'row' }}>
+      <Box flex="1" minWidth="0" overflowY="auto" paddingInline={{ base: '4', md: '8' }} paddingBlock="5">
+        <Flex alignItems="baseline" gap="4" wrap="wrap">
+          <Heading>{place === undefined ? PLACE_TEXT.title : placeName(place, words)}</Heading>
+          <Box as="label" color="inkSoft">
+            {T.whichPlace}{' '}
+            <Picked
+              aria-label={T.whichPlace}
+              value={place ?? ''}
+              onChange={(e) => go({ place: e.currentTarget.value })}
+              maxWidth="260px"
+            >
+              {place !== undefined && !places.includes(place) && (
+                <option value={place}>{placeName(place, words)}</option>
+              )}
+              {places.map((id) => (
+                <option key={id} value={id}>
+                  {placeName(id, words)}
+                </option>
+              ))}
+            </Picked>
+          </Box>
+          <Box flex="1" />
+          <Action asChild tone="quiet">
+            <Link to={place ? `/map?place=${encodeURIComponent(place)}` : '/map'}>{T.toMap}</Link>
+          </Action>
+          <Action asChild tone="quiet">
+            <Link to="/map/next">{T.toNext}</Link>
+          </Action>
+          <Action tone="quiet" onClick={() => window.print()}>
+            {T.print}
+          </Action>
+        </Flex>
+        <Box marginTop="1" marginBottom="4">
+          <ViewSentence />
+        </Box>
+        {picture && <OnlyPicked totals={picture.totals} />}
+        {!source || !found || !table || !picture || place === undefined ? (
+          <Box role="status">{T.building(share)}</Box>
+        ) : table.rows.length + theirs.length === 0 ? (
+          <Box>{T.nothing}</Box>
+        ) : (
+          <Flex direction="column" gap="7">
+            {table.rows.length > 0 && (
+              <Box as="section">
+                <Box color="inkSoft" maxWidth="760px" marginBottom="2">
+                  {T.oursLead}
+                </Box>
+                <AnswerGrid table={table} picked={key} onPick={(cell) => go(cell === key ? {} : { cell })} />
+              </Box>
+            )}
+            <TheirList rows={theirs} state={state} />
+            <ChancesHere place={place} lines={picture.lines} />
+            <EitherHere source={source} found={found} place={place} />
+            <Box display="grid" gridTemplateColumns={{ base: '1fr', md: '1fr 1fr' }} gap="7">
+              <Way picture={picture} place={place} />
+              <HoldsHere source={source} place={place} />
+              <TimesHere source={source} place={place} />
+            </Box>
+          </Flex>
+        )}
+      </Box>
+      {picked && place && (
+        <Box
+          width={{ base: '100%', md: '372px' }}
+          flexShrink="0"
+          borderLeftWidth={{ base: '0', md: '1px' }}
+          overflowY="auto"
+          className="no-print"
+        >
+          <CellPanel place={place} row={picked.row} cell={picked.cell} onClose={() => go({})} />
+        </Box>
+      )}
+    </Flex>
+  );
+};

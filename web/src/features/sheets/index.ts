@@ -1,0 +1,2 @@
+export { AnswersScreen } from './AnswersScreen.js';
+export { NextScreen } from './NextScreen.js';
