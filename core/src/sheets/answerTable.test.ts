@@ -65,7 +65,7 @@ describe('the table of answers', () => {
     expect(told('back/attacker', sourceOf(logged, words))).toEqual([
       'step-down × (none): 2, 2',
       'rear-choke × holds-hand: 1, 0 · only said · said armlock',
-      'rear-choke × hips-out: 0, 0 · unanswered',
+      'rear-choke × hips-out: 0, 0 · only said',
     ]);
     const scope = { ...{ state: null, does: null, action: null, hold: null }, reaction: 'holds-hand' };
     const principle = {

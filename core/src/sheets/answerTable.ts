@@ -181,13 +181,15 @@ const cellOf = (
     ...here.flatMap((c) => c.attempt.alternatives.flatMap((a) => (a.by === 'subject' && a.isAction ? a.what : []))),
     ...principles.flatMap((p) => p.answer ?? []),
   ].filter((action) => !done.has(action));
+  const status = answeredBy(
+    answers,
+    said,
+    group.some((c) => isOvercome(c, column)),
+  );
   return {
     ...base,
-    status: answeredBy(
-      answers,
-      said,
-      group.some((c) => isOvercome(c, column)),
-    ),
+    // what nobody met is only said to come
+    status: here.length === 0 && status === 'unanswered' ? 'only said' : status,
     answers,
     said: [...new Set(said)].sort(),
     principleIds: principles.map((p) => p.id),

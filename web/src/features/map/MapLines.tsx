@@ -2,7 +2,7 @@ import { placeName, type PlaceId, type Words } from '@odograph/core';
 import { evidenceText } from '../../design/index.js';
 import type { MapLine } from '../../workers/map.protocol.js';
 import type { Curve, Point } from './curves.js';
-import { longText, shortText } from './lineText.js';
+import { longText } from './lineText.js';
 import { LINE_TEXT } from './map.text.js';
 
 type Props = {
@@ -16,7 +16,10 @@ type Props = {
 /** Ink strength: nothing known is faint, ten rated attempts are full. */
 const strength = (line: MapLine): number => (line.attempts === 0 ? 0.45 : Math.min(1, 0.6 + 0.04 * line.attempts));
 
-/** The lines as arrows: how much is known of one is its ink. */
+/** Weight: a line that was tried once is thin, and each doubling of its tries adds as much again. */
+const weight = (line: MapLine): number => 1.3 + 0.45 * Math.min(5, Math.log2(Math.max(1, line.attempts)));
+
+/** The lines as arrows: how much is known of one is its ink and its weight. */
 export const Lines = ({
   lines,
   curves,
@@ -53,7 +56,7 @@ export const Lines = ({
             d={curve.path}
             fill="none"
             stroke={`var(--od-${tone})`}
-            strokeWidth={isInHand ? 3.5 : hovered === line.id ? 2.6 : 1.5}
+            strokeWidth={isInHand ? 3.5 : weight(line) + (hovered === line.id ? 1 : 0)}
             strokeOpacity={isInHand ? 1 : strength(line)}
             markerEnd={`url(#arrow-${tone})`}
             {...(line.attempts === 0
@@ -70,7 +73,7 @@ export const Lines = ({
   </>
 );
 
-/** What is said of lines: in short at rest, whole round the place picked, and of the line pointed at or in hand. */
+/** What is said of lines, in words: round the place picked, and of the line pointed at or in hand. */
 export const LineTexts = ({
   lines,
   curves,
@@ -84,8 +87,7 @@ export const LineTexts = ({
     {lines.map((line) => {
       const isAsked = hovered === line.id || inHand === line.id;
       const at = texts.get(line.id) ?? (isAsked ? curves.get(line.id)?.at(0.5) : undefined);
-      if (!at) return null;
-      const isLong = isClose || isAsked;
+      if (!at || !(isClose || isAsked)) return null;
       return (
         <g
           key={line.id}
@@ -98,13 +100,11 @@ export const LineTexts = ({
           strokeLinejoin="round"
           fill="var(--od-ink)"
         >
-          {isLong && (
-            <text x={at.x} y={at.y - 3} fontWeight="600">
-              {LINE_TEXT.done(words.name('action', line.action), line.side === 'their', line.bait)}
-            </text>
-          )}
-          <text x={at.x} y={at.y + (isLong ? 11 : 5)}>
-            {isLong ? longText(line) : shortText(line)}
+          <text x={at.x} y={at.y - 3} fontWeight="600">
+            {LINE_TEXT.done(words.name('action', line.action), line.side === 'their', line.bait)}
+          </text>
+          <text x={at.x} y={at.y + 11}>
+            {longText(line)}
           </text>
         </g>
       );

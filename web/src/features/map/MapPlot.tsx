@@ -2,8 +2,8 @@ import { layoutMap, type MapLayout, type PlaceId } from '@odograph/core';
 import { useMemo, useRef, useState } from 'react';
 import { useWords } from '../library/index.js';
 import type { MapLine, MapPicture } from '../../workers/map.protocol.js';
-import { curveBetween, loopAt, placeTexts, type Curve } from './curves.js';
-import { longText, shortText } from './lineText.js';
+import { curveBetween, loopAt, placeTexts, type Curve, type Point } from './curves.js';
+import { longText } from './lineText.js';
 import { MAP_TEXT as T } from './map.text.js';
 import { Arrows, Columns, HeightAxis } from './MapAxes.js';
 import { LineTexts, Lines } from './MapLines.js';
@@ -40,6 +40,8 @@ const curvesOf = (layout: MapLayout, lines: readonly MapLine[]): ReadonlyMap<str
   );
 };
 
+const NO_TEXTS: ReadonlyMap<string, Point> = new Map();
+
 /** The map as a picture: column = family, height = how good; lines are what was seen to happen. */
 export const MapPlot = ({
   picture,
@@ -68,10 +70,12 @@ export const MapPlot = ({
   );
   const curves = useMemo(() => curvesOf(layout, lines), [layout, lines]);
   const texts = useMemo(() => {
+    // at rest the ink speaks: words come where somebody points, and round a place
+    if (place === undefined) return NO_TEXTS;
     const wishes = lines.flatMap((line) => {
       const curve = curves.get(line.id);
       if (!curve) return [];
-      const said = place === undefined ? [shortText(line)] : [words.name('action', line.action), longText(line)];
+      const said = [words.name('action', line.action), longText(line)];
       return [{ id: line.id, curve, width: Math.max(...said.map(measure)) + 4, height: said.length * 15 }];
     });
     return placeTexts(

@@ -6,8 +6,6 @@ const unratedText = (line: MapLine): string =>
   line.picked ? `seen ${line.picked}, highlights only` : `shown ${line.shown}`;
 
 /** How often it led there by working, of all attempts, and the interval of that; a line without a rate says why. */
-export const shortText = (line: MapLine): string =>
-  line.attempts ? `${line.successes}/${line.attempts}${bandText(line)}` : unratedText(line);
 export const longText = (line: MapLine): string => {
   const { attempts, count, successes } = line;
   if (!attempts) return unratedText(line);

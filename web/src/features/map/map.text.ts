@@ -4,7 +4,7 @@ export const MAP_TEXT = {
   toBench: 'Break footage down',
   computing: 'Computing the map …',
   failed: 'The map couldn’t be worked out. Your clips are safe; it’s tried again every few seconds.',
-  rest: 'Pick a place to see what leads out of it and what leads to it. Shift and pick another one for the routes between them. Beside a line: how often it led there by working, out of all tries at it, and the range the true rate lies in.',
+  rest: 'Pick a place to see what leads out of it and what leads to it. Shift and pick another one for the routes between them. The heavier a line, the more tries stand behind it; a dotted one has no rate yet. Point at one to read it.',
   answers: 'What answers what',
   next: 'Find or film next',
   from: 'From here',

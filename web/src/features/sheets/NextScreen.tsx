@@ -30,7 +30,13 @@ const HoleRow = ({ hole, picture }: { readonly hole: Hole; readonly picture: Map
     <Box as="li" borderTopWidth="1px" paddingBlock="3" data-testid="hole">
       <Flex alignItems="baseline" gap="4" wrap="wrap">
         <Box flex="1" minWidth="280px">
-          <Subheading fontSize="21px">{met ? T.they(sayMet(met, words)) : T.theirAction(entry)}</Subheading>
+          <Subheading fontSize="21px">
+            {!met
+              ? T.theirAction(entry)
+              : met.isAction
+                ? T.theirAction(sayMet(met, words))
+                : T.they(sayMet(met, words))}
+          </Subheading>
           <Box>{met ? T.against(entry, placeName(place, words)) : T.in(placeName(place, words))}</Box>
         </Box>
         <Flex gap="2" alignItems="center" width="120px">

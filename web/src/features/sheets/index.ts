@@ -1,2 +1,3 @@
 export { AnswersScreen } from './AnswersScreen.js';
 export { NextScreen } from './NextScreen.js';
+export { useSheetSource } from './useSheetSource.js';

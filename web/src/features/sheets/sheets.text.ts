@@ -112,7 +112,10 @@ export const NEXT_TEXT = {
   against: (action: string, place: string): string => `against ${action} from ${place}`,
   theirAction: (action: string): string => `their ${action}`,
   in: (place: string): string => `in ${place}`,
-  weight: (n: number, cost: number): string => `${n === 1 ? 'once' : `${n} times`}, costs ${cost.toFixed(1)} of height`,
+  weight: (n: number, cost: number): string =>
+    n === 0
+      ? 'no rate: seen in highlights, shown or said'
+      : `${n === 1 ? 'once' : `${n} times`}, ${cost < 0.05 ? 'costs no height' : `costs ${cost.toFixed(1)} of height`}`,
   why: 'Why here?',
   because: (n: number, all: string, height: number, ended: number, weight: string): string =>
     `${n} of all counted attempts (${all}); the place lies at ${height.toFixed(1)}, and they ended at ${ended.toFixed(1)} on average. Share times what it costs: ${weight}.`,

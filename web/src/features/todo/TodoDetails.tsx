@@ -15,11 +15,22 @@ import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { Action, Choice, Sentence } from '../../design/index.js';
 import { WordField } from '../../design/fields.js';
-import { useClipViews, useLibrary, useMayWrite, usePersonName, useWords, type ClipView } from '../library/index.js';
+import {
+  useClipViews,
+  useClipsOf,
+  useLibrary,
+  useMayWrite,
+  usePersonName,
+  useWords,
+  type ClipView,
+} from '../library/index.js';
 import { useTimeTable } from '../player/index.js';
 import { useEdit } from '../replica/index.js';
 import { clipSaid, useClipFinder } from './clipFinder.js';
 import { TODO_TEXT as T } from './todo.text.js';
+import { isFound, useFound } from './useFound.js';
+
+const NONE: readonly string[] = [];
 
 /** How often it was tried since it's on the list, by whom, and how often it worked. */
 const Tried = ({ todo }: { readonly todo: Todo }): React.JSX.Element | null => {
@@ -190,13 +201,31 @@ const Clips = ({ todo }: { readonly todo: Todo }): React.JSX.Element => {
   );
 };
 
+/** What has been found of what is looked for: how far it's answered by now, and the clips that do. */
+const Found = ({ todo }: { readonly todo: Todo }): React.JSX.Element | null => {
+  const found = useFound(todo);
+  const clips = useClipsOf(found?.attemptIds ?? NONE);
+  const words = useWords();
+  if (!found) return null;
+  return (
+    <Box>
+      {isFound(found) ? T.found(clips.length) : T.notFound}
+      {clips.map((view) => (
+        <Box key={view.clip.id}>
+          <Link to={`/break-down/${view.footage.id}?clip=${view.clip.id}`}>{clipSaid(view, words)}</Link>
+        </Box>
+      ))}
+    </Box>
+  );
+};
+
 const DETAILS: Readonly<Record<TodoKind, readonly ((props: { readonly todo: Todo }) => React.JSX.Element | null)[]>> = {
   try: [Tried, Clips],
   question: [Clips],
   advice: [Followed],
   announced: [Announced],
   credit: [Clips],
-  find: [Clips],
+  find: [Found, Clips],
 };
 
 /** What is worked out of an entry, by its kind. */

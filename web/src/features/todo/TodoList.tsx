@@ -3,11 +3,13 @@ import { TODO_KINDS, TODO_STATUSES, inOrder, type Todo } from '@odograph/core';
 import { useMemo } from 'react';
 import { useSearchParams } from 'react-router';
 import { Heading, Picked } from '../../design/index.js';
-import { useLibrary, useMayWrite } from '../library/index.js';
+import { useLibrary, useMayWrite, useWords } from '../library/index.js';
 import { useTimecode } from '../player/index.js';
+import { useSheetSource } from '../sheets/index.js';
 import { AddTodo, type Here } from './AddTodo.js';
 import { KIND_TEXT, STATUS_TEXT, TODO_TEXT as T } from './todo.text.js';
 import { TodoRow } from './TodoRow.js';
+import { EVERYTHING, FoundIn, statusOf } from './useFound.js';
 
 /** The frame and the clip that somebody came from, as the address says them. */
 const useHere = (): readonly [Here | null, () => void] => {
@@ -34,6 +36,8 @@ const FILTERS = ['kind', 'status', 'who'] as const;
 export const TodoList = (): React.JSX.Element => {
   const { todos, persons } = useLibrary();
   const mayWrite = useMayWrite();
+  const words = useWords();
+  const { source } = useSheetSource(EVERYTHING);
   const [search, setSearch] = useSearchParams();
   const [here, leaveHere] = useHere();
   const [kind, status, who] = FILTERS.map((name) => search.get(name) ?? (name === 'status' ? 'open' : ''));
@@ -47,10 +51,12 @@ export const TodoList = (): React.JSX.Element => {
       inOrder(
         todos.filter(
           (t: Todo) =>
-            (!kind || t.kind === kind) && (!status || t.status === status) && (!who || t.personIds.includes(who)),
+            (!kind || t.kind === kind) &&
+            (!status || statusOf(t, source, words) === status) &&
+            (!who || t.personIds.includes(who)),
         ),
       ),
-    [todos, kind, status, who],
+    [todos, kind, status, who, source, words],
   );
   const named = persons.filter((p) => todos.some((t) => t.personIds.includes(p.id)));
   return (
@@ -111,11 +117,13 @@ export const TodoList = (): React.JSX.Element => {
       ) : shown.length === 0 ? (
         <Box color="inkSoft">{T.nothing}</Box>
       ) : (
-        <Box as="ul" listStyleType="none">
-          {shown.map((todo) => (
-            <TodoRow key={todo.id} todo={todo} />
-          ))}
-        </Box>
+        <FoundIn.Provider value={source}>
+          <Box as="ul" listStyleType="none">
+            {shown.map((todo) => (
+              <TodoRow key={todo.id} todo={todo} />
+            ))}
+          </Box>
+        </FoundIn.Provider>
       )}
     </Box>
   );

@@ -7,6 +7,7 @@ import { Still, useTimecode } from '../player/index.js';
 import { useEdit } from '../replica/index.js';
 import { KIND_TEXT, STATUS_TEXT, TODO_TEXT as T } from './todo.text.js';
 import { TodoDetails } from './TodoDetails.js';
+import { isFound, useFound } from './useFound.js';
 
 /** The frame at which it was said or seen. */
 const At = ({ todo }: { readonly todo: Todo }): React.JSX.Element | null => {
@@ -34,7 +35,11 @@ export const TodoRow = ({ todo }: { readonly todo: Todo }): React.JSX.Element =>
   const mayWrite = useMayWrite();
   const today = useToday();
   const names = todo.personIds.map(nameOf);
-  const option = sayScope({ ...todo, does: null, hold: null }, words).join(', ');
+  const option = [
+    ...sayScope({ ...todo, does: null, hold: null }, words),
+    ...(todo.theirs === null ? [] : [T.theirs(words.name('action', todo.theirs))]),
+  ].join(', ');
+  const status = isFound(useFound(todo)) && todo.status === 'open' ? 'done' : todo.status;
   const isLate = todo.status === 'open' && todo.due !== null && todo.due < today;
   const says = [
     KIND_TEXT[todo.kind],
@@ -57,7 +62,7 @@ export const TodoRow = ({ todo }: { readonly todo: Todo }): React.JSX.Element =>
       data-testid="todo"
     >
       <Box minWidth="0">
-        <Subheading fontSize="21px" color={todo.status === 'open' ? 'ink' : 'inkSoft'}>
+        <Subheading fontSize="21px" color={status === 'open' ? 'ink' : 'inkSoft'}>
           {todo.text}
         </Subheading>
         <Box color="inkSoft" marginBottom="1">
@@ -75,7 +80,7 @@ export const TodoRow = ({ todo }: { readonly todo: Todo }): React.JSX.Element =>
             <Choice
               label={T.status(todo.text)}
               name={`status ${todo.id}`}
-              value={todo.status}
+              value={status}
               isTight
               options={TODO_STATUSES.map((s) => [s, STATUS_TEXT[s]])}
               onChange={(status) => edit({ kind: 'todo', id: todo.id, changes: { status } })}

@@ -77,6 +77,9 @@ export const TODO_TEXT = {
   tried: (n: number, worked: number): string =>
     n === 0 ? 'Not tried yet' : `Tried ${n === 1 ? 'once' : `${n} times`}, worked ${worked}`,
   triedBy: (name: string, n: number, worked: number): string => `${name} ${n}, worked ${worked}`,
+  found: (n: number): string => (n === 1 ? 'Found: one clip answers it.' : `Found: ${n} clips answer it.`),
+  notFound: 'Not found yet.',
+  theirs: (action: string): string => `their ${action}`,
   undated: (n: number): string =>
     n === 1 ? '1 more in footage without a date' : `${n} more in footage without a date`,
   announced: (said: number, stored: number): string => `${said} announced, ${stored} here`,

@@ -1,0 +1,67 @@
+import { expect, libraryOf, openBench, saved, settled, signIn, sayIn, test } from './support/test.js';
+
+test.use({ product: 'detail' });
+
+test('from a hole in the table of answers to the list, a clip told for it, and the hole gone; and from a chance down to its clips', async ({
+  page,
+  running,
+}) => {
+  await signIn(page, running.url);
+  // the map leads to what is missing
+  await page.getByRole('link', { name: 'Map', exact: true }).click();
+  await page.getByRole('link', { name: 'Find or film next' }).click();
+  const hole = page.getByTestId('hole').filter({ hasText: 'against bridge and roll from mount, bottom' });
+  await expect(hole).toContainText('they post a hand');
+  await expect(hole).toContainText('no answer');
+  await hole.getByRole('button', { name: 'Why here?' }).click();
+  await expect(hole).toContainText('of all counted attempts');
+  await hole.getByRole('link', { name: 'Table of answers' }).click();
+
+  // the same in the table, put on the list by one key
+  const panel = page.getByRole('complementary', { name: 'bridge and roll, they post a hand' });
+  await expect(panel).toContainText('Nothing on film answers it yet.');
+  await panel.getByText('no answer').click();
+  await page.keyboard.press('f');
+  await expect(panel.getByRole('link', { name: 'On the list' })).toBeVisible();
+  await saved(page).waitFor();
+  expect((await libraryOf(page, running.url)).todos).toContainEqual(
+    expect.objectContaining({ kind: 'find', action: 'bridge-and-roll', reaction: 'posts', status: 'open' }),
+  );
+  await panel.getByRole('link', { name: 'On the list' }).click();
+  const entry = page.getByTestId('todo').filter({ hasText: 'they post a hand, against bridge and roll' });
+  await expect(entry).toContainText('Not found yet.');
+
+  // a clip is told that answers it
+  await page.getByRole('link', { name: 'Footage', exact: true }).click();
+  await openBench(page, 'Harbour Open, second round');
+  await page.keyboard.press('End');
+  await settled(page);
+  for (const key of ['i', 'Shift+ArrowRight', 'Shift+ArrowRight', 'o']) await page.keyboard.press(key);
+  await sayIn(page, 'From', ['mount, bottom']);
+  await sayIn(page, 'Entry', ['elbow escape']);
+  await sayIn(page, 'Ends in', ['half guard, bottom']);
+  await sayIn(page, 'Result', ['worked']);
+  await sayIn(page, 'Answers', ['post a hand against bridge']);
+  await expect(page.getByRole('button', { name: /Take back: post a hand, against bridge and roll/ })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await saved(page).waitFor();
+
+  await page.goto(`${running.url}/to-do?kind=find&status=done`);
+  await expect(entry).toContainText('Found: one clip answers it.');
+  await page.goto(`${running.url}/map/next`);
+  await expect(page.getByTestId('hole').first()).toBeVisible();
+  await expect(hole).toHaveCount(0);
+  await page.goto(`${running.url}/map/answers?place=mount%2Fbottom`);
+  await page.getByRole('button', { name: /^bridge and roll, they post a hand: works/ }).click();
+  await expect(page.getByRole('complementary')).toContainText('elbow escape worked 1 of 1');
+
+  // why a chance is as it is: its steps, and the clips behind one of them
+  const chances = page.getByTestId('chances');
+  await expect(chances).toContainText('Steps until then');
+  await chances.getByRole('button', { name: 'Why?' }).click();
+  await chances
+    .getByRole('link', { name: /^bridge and roll →/ })
+    .first()
+    .click();
+  await expect(page.getByTestId('on-the-spot')).toContainText('bridge and roll');
+});
