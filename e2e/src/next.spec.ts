@@ -37,10 +37,11 @@ test('from a hole in the table of answers to the list, a clip told for it, and t
   await page.keyboard.press('End');
   await settled(page);
   for (const key of ['i', 'Shift+ArrowRight', 'Shift+ArrowRight', 'o']) await page.keyboard.press(key);
-  await sayIn(page, 'From', ['mount, bottom']);
+  await sayIn(page, 'From position', ['mount bottom']);
   await sayIn(page, 'Entry', ['elbow escape']);
-  await sayIn(page, 'Ends in', ['half guard, bottom']);
+  await sayIn(page, 'Finish', ['half guard bottom']);
   await sayIn(page, 'Result', ['worked']);
+  await page.getByRole('textbox', { name: 'Note' }).focus();
   await sayIn(page, 'Answers', ['post a hand against bridge']);
   await expect(page.getByRole('button', { name: /Take back: post a hand, against bridge and roll/ })).toBeVisible();
   await page.keyboard.press('Escape');
@@ -53,7 +54,7 @@ test('from a hole in the table of answers to the list, a clip told for it, and t
   await expect(hole).toHaveCount(0);
   await page.goto(`${running.url}/map/answers?place=mount%2Fbottom`);
   await page.getByRole('button', { name: /^bridge and roll, they post a hand: works/ }).click();
-  await expect(page.getByRole('complementary')).toContainText('elbow escape worked 1 of 1');
+  await expect(page.getByRole('complementary')).toContainText('hip escape worked 1 of 1');
 
   // why a chance is as it is: its steps, and the clips behind one of them
   const chances = page.getByTestId('chances');
