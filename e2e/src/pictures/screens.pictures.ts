@@ -95,7 +95,6 @@ test('pictures of each screen', async ({ page, running }) => {
   await page.getByTestId('mark').waitFor();
   await page.keyboard.type('half top, far underhook, kne slice');
   await page.getByTestId('phrase-line').getByText('knee-through pass').waitFor();
-  await take(page, 'marks');
   await page.keyboard.press('Escape');
   await page.keyboard.press('Escape');
   await page.keyboard.press('ArrowDown');
@@ -131,6 +130,12 @@ test('pictures of each screen', async ({ page, running }) => {
     .click();
   await page.locator('[data-testid=on-the-spot] [data-testid=picture][data-playing=true]').waitFor();
   await take(page, 'map-place');
+
+  await page.goto(`${running.url}/map/answers?place=half-guard/top`);
+  await page.getByTestId('chances').getByText('Steps until then').waitFor();
+  await page.locator('[data-cell]').first().click();
+  await page.locator('[data-testid=on-the-spot] [data-testid=picture][data-playing=true]').waitFor();
+  await take(page, 'answers');
 
   await page.goto(`${running.url}/routes?from=clinch/even&to=any`);
   await page.getByTestId('route').first().waitFor();

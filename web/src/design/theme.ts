@@ -66,6 +66,12 @@ const config = defineConfig({
     'input[type=checkbox], input[type=range]': { accentColor: 'var(--od-ink)' },
     '*:focus-visible': { outline: '2px solid var(--od-inHand)', outlineOffset: '2px' },
     '::selection': { background: 'inHandSoft' },
+    // a sheet on paper: what is read, not what is pressed
+    '@media print': {
+      'html, body, #root': { height: 'auto' },
+      'header, .no-print': { display: 'none !important' },
+      'main, main *': { overflow: 'visible !important' },
+    },
     '.sr-only': {
       position: 'absolute',
       width: '1px',

@@ -134,6 +134,9 @@ export const PlaceSheet = ({
       )}
       {line && <ClipOnTheSpot key={line.id} clips={behind} />}
       <Flex gap="2" wrap="wrap" marginBottom="4">
+        <Action asChild>
+          <Link to={`/map/answers?place=${encodeURIComponent(place)}`}>{T.answers}</Link>
+        </Action>
         {target ? (
           <Action asChild tone="next">
             <Link to={routesTo(target)}>
@@ -150,11 +153,6 @@ export const PlaceSheet = ({
             </Action>
           </>
         )}
-      </Flex>
-      <Flex gap="2" marginBottom="4">
-        <Action asChild>
-          <Link to={`/map/answers?place=${encodeURIComponent(place)}`}>{T.answers}</Link>
-        </Action>
       </Flex>
       <Subheading marginBottom="1">{T.from}</Subheading>
       {list(out, T.nothingFrom, (l) => l.to)}

@@ -130,15 +130,17 @@ export const AnswersScreen = (): React.JSX.Element => {
             </Picked>
           </Box>
           <Box flex="1" />
-          <Action asChild tone="quiet">
-            <Link to={place ? `/map?place=${encodeURIComponent(place)}` : '/map'}>{T.toMap}</Link>
-          </Action>
-          <Action asChild tone="quiet">
-            <Link to="/map/next">{T.toNext}</Link>
-          </Action>
-          <Action tone="quiet" onClick={() => window.print()}>
-            {T.print}
-          </Action>
+          <Flex className="no-print">
+            <Action asChild tone="quiet">
+              <Link to={place ? `/map?place=${encodeURIComponent(place)}` : '/map'}>{T.toMap}</Link>
+            </Action>
+            <Action asChild tone="quiet">
+              <Link to="/map/next">{T.toNext}</Link>
+            </Action>
+            <Action tone="quiet" onClick={() => window.print()}>
+              {T.print}
+            </Action>
+          </Flex>
         </Flex>
         <Box marginTop="1" marginBottom="4">
           <ViewSentence />

@@ -9,13 +9,11 @@ export const ANSWERED_TEXT: Readonly<Record<Answered, string>> = {
 };
 
 export const SHEET_TEXT = {
-  from: 'From',
   whichPlace: 'Which place',
   toMap: 'On the map',
   toNext: 'What to find next',
   building: (share: number): string => `Reading your clips … ${Math.round(share * 100)} %`,
   nothing: 'Nothing is recorded from here yet, by us or by them.',
-  ours: 'When they …',
   oursLead:
     'Each row is what we try from here, each column what they do about it. A box with a broken edge is a hole: it’s been met, and nobody has an answer on film.',
   entry: 'Entry',
@@ -27,7 +25,6 @@ export const SHEET_TEXT = {
   alsoSeen: (n: number): string => `, ${n} more without a rate`,
   noTries: 'not met yet',
   cell: (entry: string, met: string): string => `${entry}, they ${met}`,
-  emptyCell: 'never met',
   theirs: 'What they do from here',
   theirsLead: 'Their entries against whoever is here, with what’s been done about each.',
   holds: 'Holds used here',
@@ -57,9 +54,7 @@ export const SHEET_TEXT = {
     [...(n ? [`worked ${worked} of ${n}`] : []), ...(shown ? [`shown ${shown}`] : [])].join(', '),
   said: 'Only said',
   rules: 'Principle',
-  clips: 'Clips',
-  allClips: 'All clips of this entry',
-  overcome: 'It was come through without a further answer.',
+  overcome: 'They got through it without needing another answer.',
   put: 'Find or film next',
   putKey: 'f',
   isPut: 'On the list',
@@ -125,6 +120,5 @@ export const NEXT_TEXT = {
   open: 'Table of answers',
   find: (what: string): string => `Find or film an answer: ${what}`,
   list: 'What’s on the list',
-  status: (status: string): string => status,
   more: (n: number): string => `${n} more`,
 } as const;
