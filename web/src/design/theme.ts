@@ -60,18 +60,15 @@ const config = defineConfig({
   globalCss: {
     ':root': variables(paper),
     "[data-room='dark']": variables(dark),
-    'html, body, #root': { height: '100%' },
+    'html, body, #root': { height: '100%', _print: { height: 'auto' } },
     body: { background: 'ground', color: 'ink', fontFamily: BODY, fontSize: '15px', lineHeight: 1.45 },
     '*': { borderColor: 'hairline' },
     'input[type=checkbox], input[type=range]': { accentColor: 'var(--od-ink)' },
     '*:focus-visible': { outline: '2px solid var(--od-inHand)', outlineOffset: '2px' },
     '::selection': { background: 'inHandSoft' },
     // a sheet on paper: what is read, not what is pressed
-    '@media print': {
-      'html, body, #root': { height: 'auto' },
-      'header, .no-print': { display: 'none !important' },
-      'main, main *': { overflow: 'visible !important' },
-    },
+    'header, .no-print': { _print: { display: 'none !important' } },
+    'main, main *': { _print: { overflow: 'visible !important' } },
     '.sr-only': {
       position: 'absolute',
       width: '1px',
