@@ -30,7 +30,12 @@ const useChances = (place: PlaceId, lines: readonly MapLine[], isWanted: boolean
   const [state, setState] = useState<State>();
   useEffect(() => {
     if (!isWanted) return undefined;
-    const { answer, cancel } = askChances(question, (share) => setState({ of: question, chances: undefined, share }));
+    // how far it is may be told after the answer: they come by ways of their own
+    const { answer, cancel } = askChances(question, (share) =>
+      setState((now) =>
+        now?.of === question && now.chances !== undefined ? now : { of: question, chances: undefined, share },
+      ),
+    );
     answer.then(
       (chances) => setState({ of: question, chances, share: 1 }),
       () => undefined,
