@@ -66,3 +66,30 @@ test('from a hole in the table of answers to the list, a clip told for it, and t
     .click();
   await expect(page.getByTestId('on-the-spot')).toContainText('bridge and roll');
 });
+
+test('two views held against each other should say what is only in one, and lead from an entry to its clips', async ({
+  page,
+  running,
+}) => {
+  await signIn(page, running.url);
+  await page.getByRole('link', { name: 'Map', exact: true }).click();
+  await page.getByRole('link', { name: 'Compare two views' }).click();
+  const comparison = page.getByTestId('comparison');
+  await page.getByRole('group', { name: 'Counted:' }).getByLabel('Setting').selectOption('competition');
+  await expect(comparison).toContainText('Only in the first');
+  // the same twice: nothing is left to tell
+  const against = page.getByRole('group', { name: 'against:' });
+  await against.getByLabel('Setting').selectOption('competition');
+  await expect(comparison).not.toContainText('Only in the first');
+  await expect(comparison).toContainText('No difference to be seen');
+  await page.reload();
+  await expect(against.getByLabel('Setting')).toHaveValue('competition');
+
+  const entry = comparison
+    .getByTestId('compared')
+    .getByRole('link', { name: /^straight armlock from/ })
+    .first();
+  const [said] = (await entry.innerText()).split(' from ');
+  await entry.click();
+  await expect(page.locator('[data-clip]').first()).toContainText(said!);
+});

@@ -90,6 +90,7 @@ test('when any screen is examined, nothing should be found, and the focus be see
     ['map with a place', '/map?place=mount/top', 'aside'],
     ['answers', '/map/answers', '[data-testid=answers]'],
     ['find or film next', '/map/next', '[data-testid=hole]'],
+    ['two views compared', '/map/compare', '[data-testid=compared]'],
     ['routes', '/routes?from=clinch/even&to=any', '[data-testid=route]'],
     ['a route played', '/routes/play?from=clinch/even&to=any&route=0', '[data-testid=step]'],
     ['the map as a table', '/map?as=table', '[data-testid=map-table]'],

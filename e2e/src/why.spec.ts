@@ -78,7 +78,7 @@ test('when it is told in full why a sweep failed, all of it should be kept, foun
     { from: { part: posts }, to: { part: 'action' }, kind: 'prevents', isSure: true },
     { from: { part: arms }, to: { part: posts }, kind: 'delays', isSure: false },
   ]);
-  expect(told.evidence).toEqual([{ part: 'result', how: 'felt', proof: null }]);
+  expect(told.evidence).toEqual([{ part: 'result', how: 'felt', proof: null, by: null }]);
 
   // it counters what they did just before, by one key, and by the same key no more
   await page.keyboard.press('&');

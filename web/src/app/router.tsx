@@ -38,6 +38,10 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('../features/sheets/index.js')).AnswersScreen }),
       },
       {
+        path: '/map/compare',
+        lazy: async () => ({ Component: (await import('../features/sheets/index.js')).CompareScreen }),
+      },
+      {
         path: '/map/next',
         lazy: async () => ({ Component: (await import('../features/sheets/index.js')).NextScreen }),
       },

@@ -1,4 +1,4 @@
-import type { CountingView, Height, Line, PlaceId, RouteGoal, WordChange } from '@odograph/core';
+import type { ComparedGroup, CountingView, Height, Line, PlaceId, RouteGoal, WordChange } from '@odograph/core';
 
 /** What goes to the map's worker and comes back; plain data only. */
 export type MapView = CountingView;
@@ -28,6 +28,11 @@ export type MapWish = {
   readonly wordChanges: readonly WordChange[];
 };
 
+export type MapComparison = {
+  readonly groups: readonly ComparedGroup[];
+  readonly heights: readonly { readonly place: string; readonly first: number; readonly second: number }[];
+};
+
 export type RouteQuestion = { readonly from: PlaceId; readonly goal: RouteGoal; readonly most: number };
 
 export type MapRoute = {
@@ -45,6 +50,8 @@ export type MapWorker = {
   readonly linesFrom: (revision: number, n: number) => readonly MapLine[] | null;
   /** Routes over what was shown last. */
   readonly routes: (question: RouteQuestion) => readonly MapRoute[];
+  /** Two views of what was shown last, group by group; and how high each place lies in both. */
+  readonly compare: (first: MapView, second: MapView) => Promise<MapComparison>;
   /** How many limbs have to change before each of these lines, gone one after the other; 0 where nothing is recorded. */
   readonly gripChanges: (lineIds: readonly string[]) => readonly number[];
 };

@@ -3,6 +3,7 @@ import {
   Tally,
   applyRows,
   bestRoutes,
+  compareLines,
   gripChanges,
   heightsOf,
   unpackRows,
@@ -10,7 +11,7 @@ import {
   type Line,
 } from '@odograph/core';
 import { expose } from 'comlink';
-import type { MapLine, MapView, MapWish, MapWorker } from './map.protocol.js';
+import type { MapComparison, MapLine, MapView, MapWish, MapWorker } from './map.protocol.js';
 
 /** Attempts of a line whose ids go to the page: enough to play. */
 const TELLING = 16;
@@ -24,6 +25,7 @@ let version: number | undefined;
 let tally: { readonly of: Tally; readonly view: string } | undefined;
 let lines: readonly Line[] = [];
 let revision = 0;
+let words = wordsOf({ wordChanges: [] });
 let queue: Promise<unknown> = Promise.resolve();
 
 const startAnew = (): void => {
@@ -62,12 +64,28 @@ const show = async ({ reader: who, view, wordChanges }: MapWish): ReturnType<Map
   reader = who;
   const { lines: built, ...totals } = counted(view, await refresh()).book();
   lines = built;
+  words = wordsOf({ wordChanges });
   revision++;
   return {
     revision,
     lineCount: lines.length,
-    heights: Object.fromEntries(heightsOf(table, wordsOf({ wordChanges }), view)),
+    heights: Object.fromEntries(heightsOf(table, words, view)),
     totals,
+  };
+};
+
+const compare = (first: MapView, second: MapView): MapComparison => {
+  const [a, b] = [first, second].map((view) => new Tally(table, view).book().lines) as [
+    readonly Line[],
+    readonly Line[],
+  ];
+  const [high, other] = [heightsOf(table, words, first), heightsOf(table, words, second)];
+  return {
+    groups: compareLines(a, b),
+    heights: [...high].flatMap(([place, { height }]) => {
+      const second = other.get(place);
+      return second && second.height !== height ? [{ place, first: height, second: second.height }] : [];
+    }),
   };
 };
 
@@ -84,6 +102,11 @@ const worker: MapWorker = {
       ...route,
       steps: route.steps.map((step) => ({ ...step, line: plain(step.line) })),
     })),
+  compare: (first, second) => {
+    const mine = queue.then(() => compare(first, second));
+    queue = mine.catch(() => undefined);
+    return mine;
+  },
   gripChanges: (lineIds) => {
     const byId = new Map(lines.map((line) => [line.id, line]));
     return lineIds.map((id, i) => {

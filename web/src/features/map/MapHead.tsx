@@ -49,6 +49,7 @@ export const MapHead = ({
         </Box>
       )}
       <Link to="/map/next">{T.next}</Link>
+      <Link to="/map/compare">{T.compare}</Link>
       <Choice
         label={T.shownAs}
         name="map-as"

@@ -19,14 +19,20 @@ const changed = (
   return Object.fromEntries(Object.entries(next).filter(([, value]) => value !== undefined)) as CountingView;
 };
 
-/** What is counted, as a sentence of choices: whose game, which footage, which days. Routes are found over the same. */
-export const ViewSentence = (): React.JSX.Element => {
-  const view = useSelector((state: MapState) => state.map.view);
+/** What is counted, as a sentence of choices: whose game, which footage, which days. */
+export const ViewChoices = ({
+  label,
+  view,
+  onView,
+  children,
+}: {
+  readonly label: string;
+  readonly view: CountingView;
+  readonly onView: (view: CountingView) => void;
+  readonly children?: React.ReactNode;
+}): React.JSX.Element => {
   const { persons } = useLibrary();
-  const dispatch = useDispatch();
-  const set = (change: Parameters<typeof changed>[1]): void => {
-    dispatch(viewChosen(changed(view, change)));
-  };
+  const set = (change: Parameters<typeof changed>[1]): void => onView(changed(view, change));
   const of = view.pointOfView;
   const room = persons.filter((p) => p.member).map((p) => p.id);
   const isRoom = of?.kind === 'athletes' && of.ids.length > 0 && of.ids.join() === room.join();
@@ -46,9 +52,9 @@ export const ViewSentence = (): React.JSX.Element => {
       fontSize="15px"
       color="inkSoft"
       role="group"
-      aria-label={T.counted}
+      aria-label={label}
     >
-      {T.counted}
+      {label}
       <Picked
         aria-label={T.whose}
         fontSize="16px"
@@ -119,17 +125,24 @@ export const ViewSentence = (): React.JSX.Element => {
         onChange={(e) => set({ toDay: e.target.value || undefined })}
       />
       {isNarrowed && (
-        <Action
-          tone="quiet"
-          fontSize="16px"
-          onClick={() => dispatch(viewChosen({ includePicked: view.includePicked }))}
-        >
+        <Action tone="quiet" fontSize="16px" onClick={() => onView({ includePicked: view.includePicked })}>
           {T.everything}
         </Action>
       )}
+      {children}
+    </Flex>
+  );
+};
+
+/** What the map counts. Routes are found over the same. */
+export const ViewSentence = (): React.JSX.Element => {
+  const view = useSelector((state: MapState) => state.map.view);
+  const dispatch = useDispatch();
+  return (
+    <ViewChoices label={T.counted} view={view} onView={(next) => dispatch(viewChosen(next))}>
       <Box marginLeft="2" color="ink">
         <PickedSwitch />
       </Box>
-    </Flex>
+    </ViewChoices>
   );
 };

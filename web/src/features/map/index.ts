@@ -2,7 +2,7 @@ export { mapSlice } from './map.slice.js';
 export { mapListener } from './map.listener.js';
 export { useMapPicture } from './useMapPicture.js';
 export { OnlyPicked } from './PickedSwitch.js';
-export { ViewSentence } from './ViewSentence.js';
+export { ViewChoices, ViewSentence } from './ViewSentence.js';
 export type { MapState } from './map.listener.js';
 export { ClipOnTheSpot } from './ClipOnTheSpot.js';
 export { clipsBehind } from './clipsBehind.js';

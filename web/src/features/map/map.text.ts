@@ -7,6 +7,7 @@ export const MAP_TEXT = {
   rest: 'Pick a place to see what leads out of it and what leads to it. Shift and pick another one for the routes between them. The heavier a line, the more tries stand behind it; a dotted one has no rate yet. Point at one to read it.',
   answers: 'What answers what',
   next: 'Find or film next',
+  compare: 'Compare two views',
   from: 'From here',
   to: 'Leads here',
   nothingFrom: 'Nothing recorded from here yet.',

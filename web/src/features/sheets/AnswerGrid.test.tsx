@@ -72,6 +72,8 @@ describe('the table of answers', () => {
       'Find or film an answer: their straight armlock, against bridge and roll from mount, bottom',
       'Find or film an answer: they post a hand, against bridge and roll from mount, bottom',
     ]);
+    const entry = { ...asked[0]!, reaction: null, theirs: null };
+    expect(sayAsked(entry, words)).toBe('Find or film: bridge and roll from mount, bottom');
     const theirs = {
       state: { position: 'mount', role: 'bottom' },
       action: null,

@@ -9,6 +9,7 @@ import { OnlyPicked, ViewSentence, useMapPicture, type MapState } from '../map/i
 import type { MapPicture } from '../../workers/map.protocol.js';
 import { AnsweredMark } from './AnsweredMark.js';
 import { PutOnList } from './CellPanel.js';
+import { OnlySaidList } from './OnlySaidList.js';
 import { sayEntry, sayMet } from './sayMet.js';
 import { ANSWERED_TEXT, NEXT_TEXT as T, SHEET_TEXT } from './sheets.text.js';
 import { useSheetSource } from './useSheetSource.js';
@@ -117,6 +118,7 @@ export const NextScreen = (): React.JSX.Element => {
           )}
         </>
       )}
+      <OnlySaidList />
     </Box>
   );
 };

@@ -21,6 +21,7 @@ export const askedIn = (place: PlaceId, { action }: AnswerRow, { column }: Cell)
 /** The same in words, as it stands on the list. */
 export const sayAsked = ({ state, action, reaction, theirs }: AskedFor, words: Words): string => {
   const place = state ? placeName(stateId(state), words) : '';
+  if (reaction === null && theirs === null) return N.findEntry(words.name('action', action ?? ''), place);
   const met =
     reaction !== null ? N.they(words.name('reaction', reaction)) : N.theirAction(words.name('action', theirs ?? ''));
   const where = action === null ? N.in(place) : N.against(words.name('action', action), place);

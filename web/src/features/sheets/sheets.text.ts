@@ -99,6 +99,34 @@ export const CHANCES_TEXT = {
   nothing: 'Nothing is counted from here yet, so nobody can say.',
 } as const;
 
+export const COMPARE_TEXT = {
+  title: 'Compare two views',
+  lead: 'Each entry from each place in the one view and in the other. It’s called better or worse only where chance doesn’t explain it.',
+  second: 'against:',
+  working: 'Comparing …',
+  failed: 'That couldn’t be compared. Try again.',
+  verdicts: {
+    better: 'Works better in the first',
+    worse: 'Works worse in the first',
+    new: 'Only in the first',
+    gone: 'Only in the second',
+    'no difference to be seen': 'No difference to be seen',
+  },
+  same: 'Both views count the same attempts. Change one of them.',
+  entry: (action: string, place: string): string => `${action} from ${place}`,
+  theirs: (entry: string): string => `them: ${entry}`,
+  rate: (worked: number, n: number): string => (n ? `${worked} of ${n}` : '–'),
+  by: (at: number, low: number, high: number): string =>
+    `${at > 0 ? '+' : ''}${Math.round(at * 100)} (${Math.round(low * 100)} to ${Math.round(high * 100)}) points`,
+  why: 'Why?',
+  because:
+    'The difference of the two rates with its 95 % interval (Newcombe). Better or worse is said where that leaves nothing out of doubt and Fisher’s test holds among all entries that are compared, with at most one in ten by chance.',
+  heights: 'Places that lie higher or lower',
+  height: (first: number, second: number): string =>
+    `${first.toFixed(1)} against ${second.toFixed(1)} (${first > second ? '+' : ''}${(first - second).toFixed(1)})`,
+  more: (n: number): string => `${n} more`,
+} as const;
+
 export const NEXT_TEXT = {
   title: 'Find or film next',
   lead: 'Reactions that stopped somebody and that nobody has an answer to on film, and what they do that works and was never answered. First what comes most often and costs most height.',
@@ -118,6 +146,10 @@ export const NEXT_TEXT = {
   put: 'Put on the list',
   isPut: 'On the list',
   open: 'Table of answers',
+  onlySaid: 'Only said, never seen',
+  saidTimes: (n: number): string => (n === 1 ? 'said once' : `said ${n} times`),
+  entryFrom: (action: string, place: string): string => `${action} from ${place}`,
+  findEntry: (action: string, place: string): string => `Find or film: ${action} from ${place}`,
   find: (what: string): string => `Find or film an answer: ${what}`,
   list: 'What’s on the list',
   more: (n: number): string => `${n} more`,
