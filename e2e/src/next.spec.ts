@@ -87,7 +87,7 @@ test('two views held against each other should say what is only in one, and lead
 
   const entry = comparison
     .getByTestId('compared')
-    .getByRole('link', { name: /^straight armlock from/ })
+    .getByRole('link', { name: /^back take from/ })
     .first();
   const [said] = (await entry.innerText()).split(' from ');
   await entry.click();
