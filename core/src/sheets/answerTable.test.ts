@@ -6,7 +6,17 @@ import { BARE_PRINCIPLE } from '../rows/index.js';
 import { sourceOf } from '../testing/sheetSource.js';
 import { FOOTAGE, LOGGED, TOLD, attemptOf, stateOf } from '../testing/workedExamples.js';
 import { shippedWords } from '../vocabulary/index.js';
-import { answerTable, columnKey, coverageOf, isHole, theirTable, type SheetSource } from './index.js';
+import {
+  answerTable,
+  answersFound,
+  askedFor,
+  columnKey,
+  coverageOf,
+  foundFor,
+  isHole,
+  theirTable,
+  type SheetSource,
+} from './index.js';
 
 const words = shippedWords();
 const source = sourceOf(LOGGED, words);
@@ -128,6 +138,40 @@ describe('what to find or film next', () => {
     expect(holes.filter((h) => h.met === null)).toMatchObject([
       { place: 'front-headlock/bottom', action: 'go-behind', n: 1, status: 'unanswered' },
     ]);
+  });
+});
+
+describe('what is looked for', () => {
+  const heights = buildHeights(LOGGED, words);
+  const found = answersFound(source);
+  const holes = coverageOf(source, heights, words);
+
+  test('a hole should be asked for by place, entry and what they did, and not be found as long as it is one', () => {
+    const asked = holes.map((h) => askedFor(h)!);
+    expect(asked).toEqual([
+      { state: stateOf('standing/even'), action: 'double-leg', reaction: null, theirs: 'go-behind' },
+      { state: stateOf('back/attacker'), action: 'rear-choke', reaction: 'holds-hand', theirs: null },
+    ]);
+    for (const a of asked) expect(foundFor(a, source, found, words)).toEqual({ status: 'unanswered', attemptIds: [] });
+  });
+
+  test('what is answered should be found with what answers it; an entry by whoever took it; an action of theirs by what followed', () => {
+    const state = stateOf('closed-guard/bottom');
+    const ask = (asked: Parameters<typeof foundFor>[0]) => foundFor(asked, source, found, words);
+    expect(ask({ state, action: 'hip-bump', reaction: 'posts', theirs: null })).toEqual({
+      status: 'works',
+      attemptIds: ['03'],
+    });
+    expect(ask({ state, action: 'double-wrist-lock', reaction: null, theirs: null })).toEqual({
+      status: 'works',
+      attemptIds: ['03'],
+    });
+    const turtle = stateOf('front-headlock/bottom');
+    expect(ask({ state: turtle, action: null, reaction: null, theirs: 'go-behind' })).toEqual({
+      status: 'unanswered',
+      attemptIds: [],
+    });
+    expect(ask({ state: null, action: 'hip-bump', reaction: null, theirs: null })).toBeUndefined();
   });
 });
 
