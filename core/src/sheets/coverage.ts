@@ -3,12 +3,12 @@ import type { Height } from '../map/index.js';
 import type { Words } from '../vocabulary/index.js';
 import {
   answersFound,
-  answersSeen,
   cellsOf,
   columnKey,
   groupsOf,
   isHole,
   type Answered,
+  type AnswersFound,
   type Met,
 } from './answerTable.js';
 import type { Case, SheetSource } from './cases.js';
@@ -37,44 +37,76 @@ const costOf = (height: number, cases: readonly Case[], sign: 1 | -1): number =>
   return ended === undefined ? 0 : Math.max(0, height - ended);
 };
 
+type Bare = Omit<Hole, 'share' | 'weight'>;
+type Within = {
+  readonly source: SheetSource;
+  readonly found: AnswersFound;
+  readonly words: Words;
+  readonly heightAt: (place: PlaceId) => number;
+};
+
+/** Reactions that a group met and that nobody answers. */
+const holesOf = (group: readonly Case[], { source, found, words, heightAt }: Within): readonly Bare[] =>
+  cellsOf(group, source, found, words).flatMap(({ column, status, n, attemptIds }): Bare[] => {
+    if (typeof column === 'string' || status === null || !isHole(status)) return [];
+    const { from: place, action, attempt } = group[0]!;
+    const here = new Set(attemptIds);
+    const met = group.filter((c) => c.isRated && here.has(c.attempt.id));
+    const cost = costOf(heightAt(place), met, 1);
+    return [{ place, action, bait: attempt.intent === 'bait', met: column, status, n, cost, attemptIds }];
+  });
+
+/** A group of theirs that worked and that nobody answers. */
+const theirHoleOf = (group: readonly Case[], { found, heightAt }: Within): readonly Bare[] => {
+  const rated = group.filter((c) => c.isRated);
+  const isDangerous = rated.some((c) => c.attempt.result === 'success');
+  const isAnswered = group.some((c) => found.toAttempt.has(c.attempt.id));
+  if (!isDangerous || isAnswered) return [];
+  const { from, action, attempt } = group[0]!;
+  const place = flipPlace(from);
+  const cost = costOf(heightAt(place), rated, -1);
+  const attemptIds = group.map((c) => c.attempt.id);
+  const of = { place, action, bait: attempt.intent === 'bait' };
+  return [{ ...of, met: null, status: 'unanswered', n: rated.length, cost, attemptIds }];
+};
+
+const keyOf = (h: Hole): string => `${h.place} ${h.action} ${h.bait ? 1 : 0} ${h.met ? columnKey(h.met) : ''}`;
+
 /**
  * What to find or film next: reactions that were met and not come through, and that nobody was seen to answer; and what the other side does from the same place that worked and
  * was never answered. By how often it comes times the height it costs, then by how often, then by ids. Only a view with a point of view has another side.
+ * Step by step, a group each, so that whoever asks may do something else in between; a step gives the share that is done.
  */
-export const coverageOf = (
+export function* coverageSteps(
   source: SheetSource,
   heights: ReadonlyMap<string, Height>,
   words: Words,
-): readonly Hole[] => {
-  const found = answersFound(source);
-  const all = source.cases.filter((c) => c.isRated && !c.isHeld && c.whose === 'own').length;
-  const heightAt = (place: PlaceId): number => heights.get(place)?.height ?? 0;
-  const holes: Hole[] = [];
-  const add = (hole: Omit<Hole, 'share' | 'weight'>): void => {
-    const share = all ? hole.n / all : 0;
-    holes.push({ ...hole, share, weight: share * hole.cost });
+): Generator<number, readonly Hole[]> {
+  const within: Within = {
+    ...{ source, words, found: answersFound(source) },
+    heightAt: (place) => heights.get(place)?.height ?? 0,
   };
-  for (const group of groupsOf(source.cases.filter((c) => c.whose === 'own')))
-    for (const { column, status, n, attemptIds } of cellsOf(group, source, found, words)) {
-      if (typeof column === 'string' || status === null || !isHole(status)) continue;
-      const { from: place, action, attempt } = group[0]!;
-      const rated = new Set(attemptIds);
-      const met = group.filter((c) => c.isRated && rated.has(c.attempt.id));
-      const cost = costOf(heightAt(place), met, 1);
-      add({ place, action, bait: attempt.intent === 'bait', met: column, status, n, cost, attemptIds });
+  const all = source.cases.filter((c) => c.isRated && !c.isHeld && c.whose === 'own').length;
+  const [own, theirs] = (['own', 'their'] as const).map((whose) =>
+    groupsOf(source.cases.filter((c) => c.whose === whose)),
+  );
+  const groups = own!.length + theirs!.length;
+  const holes: Hole[] = [];
+  for (const [i, group] of [...own!, ...theirs!].entries()) {
+    for (const hole of i < own!.length ? holesOf(group, within) : theirHoleOf(group, within)) {
+      const share = all ? hole.n / all : 0;
+      holes.push({ ...hole, share, weight: share * hole.cost });
     }
-  for (const group of groupsOf(source.cases.filter((c) => c.whose === 'their'))) {
-    const rated = group.filter((c) => c.isRated);
-    const isDangerous = rated.some((c) => c.attempt.result === 'success');
-    const answers = answersSeen(group.flatMap((c) => (found.toAttempt.get(c.attempt.id) ?? []).map(({ by }) => by)));
-    if (!isDangerous || answers.length) continue;
-    const { from, action, attempt } = group[0]!;
-    const place = flipPlace(from);
-    const cost = costOf(heightAt(place), rated, -1);
-    const attemptIds = group.map((c) => c.attempt.id);
-    const n = rated.length;
-    add({ place, action, bait: attempt.intent === 'bait', met: null, status: 'unanswered', n, cost, attemptIds });
+    yield (i + 1) / groups;
   }
-  const key = (h: Hole): string => `${h.place} ${h.action} ${h.bait ? 1 : 0} ${h.met ? columnKey(h.met) : ''}`;
-  return holes.sort((a, b) => b.weight - a.weight || b.n - a.n || (key(a) < key(b) ? -1 : 1));
+  return holes.sort((a, b) => b.weight - a.weight || b.n - a.n || (keyOf(a) < keyOf(b) ? -1 : 1));
+}
+
+/** The same at once. */
+export const coverageOf = (...asked: Parameters<typeof coverageSteps>): readonly Hole[] => {
+  const steps = coverageSteps(...asked);
+  for (;;) {
+    const { done, value } = steps.next();
+    if (done) return value;
+  }
 };

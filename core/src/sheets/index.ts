@@ -17,7 +17,7 @@ export {
   type TheirRow,
 } from './answerTable.js';
 export { askedFor, foundFor, type AskedFor, type FoundFor } from './asked.js';
-export { coverageOf, type Hole } from './coverage.js';
+export { coverageOf, coverageSteps, type Hole } from './coverage.js';
 export { compareLines, newcombe, passing, type ComparedGroup, type RateDifference } from './compare.js';
 export { bestMix, eitherWaysOf, type EitherWay, type Game, type Mix } from './eitherWay.js';
 export { leaningLines, leaningOf, sameWithoutCloth, type Leaning } from './cloth.js';

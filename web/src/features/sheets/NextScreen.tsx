@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { askedFor, coverageOf, placeName, type Hole } from '@odograph/core';
+import { askedFor, coverageSteps, placeName, type Hole } from '@odograph/core';
 import { useMemo, useState } from 'react';
 import { useSelector } from 'react-redux';
 import { Link } from 'react-router';
@@ -12,7 +12,7 @@ import { PutOnList } from './CellPanel.js';
 import { OnlySaidList } from './OnlySaidList.js';
 import { sayEntry, sayMet } from './sayMet.js';
 import { ANSWERED_TEXT, NEXT_TEXT as T, SHEET_TEXT } from './sheets.text.js';
-import { useSheetSource } from './useSheetSource.js';
+import { useInSlices, useSheetSource } from './useSheetSource.js';
 
 const AT_ONCE = 20;
 
@@ -73,10 +73,11 @@ export const NextScreen = (): React.JSX.Element => {
   const words = useWords();
   const [most, setMost] = useState(AT_ONCE);
   const { source, share } = useSheetSource(view);
-  const holes = useMemo(
-    () => (source && picture ? coverageOf(source, new Map(Object.entries(picture.heights)), words) : undefined),
+  const steps = useMemo(
+    () => source && picture && (() => coverageSteps(source, new Map(Object.entries(picture.heights)), words)),
     [source, picture, words],
   );
+  const { done: holes, share: counted } = useInSlices(steps ?? undefined);
   return (
     <Box paddingInline={{ base: '4', md: '8' }} paddingBlock="6" maxWidth="1180px">
       <Flex alignItems="baseline" gap="4" wrap="wrap" marginBottom="2">
@@ -97,7 +98,7 @@ export const NextScreen = (): React.JSX.Element => {
       </Box>
       {picture && <OnlyPicked totals={picture.totals} />}
       {!holes || !picture ? (
-        <Box role="status">{SHEET_TEXT.building(share)}</Box>
+        <Box role="status">{SHEET_TEXT.building(source ? counted : share)}</Box>
       ) : holes.length === 0 ? (
         <Box>{T.empty}</Box>
       ) : (

@@ -13,6 +13,7 @@ import {
 } from '@odograph/core';
 import { useEffect, useMemo, useState } from 'react';
 import { useLibrary, useWords } from '../library/index.js';
+import { inSlices } from './slices.js';
 
 /** The parts as they were made last, by their footage: one is made anew only where something of it has changed. */
 type Made = {
@@ -40,17 +41,40 @@ const partOf = (
   return part;
 };
 
-/** So long it works without letting the page do anything else. */
-const SLICE_MS = 8;
-const nextTask = (): Promise<void> =>
-  new Promise((resolve) => {
-    const { port1, port2 } = new MessageChannel();
-    port1.onmessage = () => {
-      port1.close();
-      resolve();
+/** The parts of all footage, one after the other. */
+function* partsOf(
+  { attempts, footage, angles, files }: Pick<Library, 'attempts' | 'footage' | 'angles' | 'files'>,
+  words: Words,
+): Generator<number, readonly SheetPart[]> {
+  const of = byFootage({ attempts, angles, files });
+  const byId = new Map(files.map((f) => [f.id, f]));
+  const all: SheetPart[] = [];
+  for (const [i, one] of footage.entries()) {
+    const own = of.get(one.id);
+    if (own) all.push(partOf(one, own, byId, words));
+    yield (i + 1) / footage.length;
+  }
+  return all;
+}
+
+/** Work that goes on in slices for as long as it is asked for: its outcome, undefined while it isn't there, and how far it is. `steps` begins it; none: there is nothing to do yet. */
+export const useInSlices = <T>(
+  steps: (() => Iterator<number, T>) | undefined,
+): { readonly done: T | undefined; readonly share: number } => {
+  const [done, setDone] = useState<T>();
+  const [share, setShare] = useState(0);
+  useEffect(() => {
+    if (!steps) return undefined;
+    let isOver = false;
+    void inSlices(steps(), () => isOver, setShare).then((all) => {
+      if (!isOver && all !== undefined) setDone(all);
+    });
+    return () => {
+      isOver = true;
     };
-    port2.postMessage(null);
-  });
+  }, [steps]);
+  return { done, share };
+};
 
 /** What sheets are made of in a view, put together in slices that don't hold up the page; while it isn't there, how far it is. */
 export const useSheetSource = (
@@ -58,31 +82,11 @@ export const useSheetSource = (
 ): { readonly source: SheetSource | undefined; readonly share: number } => {
   const { attempts, footage, angles, files, principles } = useLibrary();
   const words = useWords();
-  const [parts, setParts] = useState<readonly SheetPart[]>();
-  const [share, setShare] = useState(0);
-  useEffect(() => {
-    let isOver = false;
-    const work = async (): Promise<void> => {
-      const of = byFootage({ attempts, angles, files });
-      const byId = new Map(files.map((f) => [f.id, f]));
-      const all: SheetPart[] = [];
-      let until = performance.now() + SLICE_MS;
-      for (const [i, one] of footage.entries()) {
-        const own = of.get(one.id);
-        if (own) all.push(partOf(one, own, byId, words));
-        if (performance.now() < until) continue;
-        setShare(i / footage.length);
-        await nextTask();
-        if (isOver) return;
-        until = performance.now() + SLICE_MS;
-      }
-      if (!isOver) setParts(all);
-    };
-    void work();
-    return () => {
-      isOver = true;
-    };
-  }, [attempts, footage, angles, files, words]);
+  const steps = useMemo(
+    () => (): Iterator<number, readonly SheetPart[]> => partsOf({ attempts, footage, angles, files }, words),
+    [attempts, footage, angles, files, words],
+  );
+  const { done: parts, share } = useInSlices(steps);
   const source = useMemo(
     () => parts && sheetSourceFrom(parts, { angles, files, principles }, view),
     [parts, angles, files, principles, view],
