@@ -142,8 +142,8 @@ export const thoughtOf = (
   };
 };
 
-/** What lines say about reactions beside their counts, in words that a program reads: `met` is *reaction n/worked*, `opened` is *reaction>entry*, each set apart by bars. */
-export type ReactionTexts = { readonly met: string; readonly opened: string };
+/** What lines say about reactions beside their counts, in words that a program reads: `met` is *reaction n/worked*, `opened` is *reaction>entry*, each set apart by bars; null where there is nothing to say. */
+export type ReactionTexts = { readonly met: string | null; readonly opened: string | null };
 
 /** Of each line (`from action to`, a bait marked), what its rated attempts met, and which entries answered a reaction that stopped one of its attempts, and worked. */
 export const reactionTexts = (source: SheetSource): ReadonlyMap<string, ReactionTexts> => {
@@ -174,11 +174,12 @@ export const reactionTexts = (source: SheetSource): ReadonlyMap<string, Reaction
     [...lines].map(([key, { met, opened }]) => [
       key,
       {
-        met: [...met]
-          .map(([what, { n, worked }]) => `${what} ${n}/${worked}`)
-          .sort()
-          .join('|'),
-        opened: [...opened].sort().join('|'),
+        met:
+          [...met]
+            .map(([what, { n, worked }]) => `${what} ${n}/${worked}`)
+            .sort()
+            .join('|') || null,
+        opened: [...opened].sort().join('|') || null,
       },
     ]),
   );
