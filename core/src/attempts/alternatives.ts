@@ -1,6 +1,7 @@
 import type { Words } from '../vocabulary/index.js';
 import { behindName } from './behindName.js';
 import { placeName, stateId } from './places.js';
+import { quantile } from './quantile.js';
 import type { Attempt, Instant } from './types.js';
 import type { Alternative } from './whyTypes.js';
 
@@ -55,21 +56,20 @@ export const timesToAct = <T extends Timed & Pick<Attempt, 'action' | 'alternati
   attempts: readonly T[],
   action: string | null,
   way: Alternative,
-  seconds: (attempt: T) => (at: Instant) => number,
+  seconds: (attempt: T, at: Instant) => number,
 ): TimesToAct | undefined => {
   const all = attempts
     .filter((a) => a.action === action)
     .flatMap((a) =>
       a.alternatives.flatMap((other) =>
-        isSameWay(other, way) ? (timeToAct(a, other, seconds(a))?.seconds ?? []) : [],
+        isSameWay(other, way) ? (timeToAct(a, other, (at) => seconds(a, at))?.seconds ?? []) : [],
       ),
     )
     .sort((a, b) => a - b);
-  const middle = (all.length - 1) / 2;
   return all.length
     ? {
         n: all.length,
-        medianS: (all[Math.floor(middle)]! + all[Math.ceil(middle)]!) / 2,
+        medianS: quantile(all, 0.5),
         leastS: all[0]!,
         mostS: all.at(-1)!,
       }

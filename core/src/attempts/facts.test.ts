@@ -108,7 +108,7 @@ describe('what else there was', () => {
     });
     const three = [told(200, 214), told(300, 302), told(500, 505)];
     const over = (attempts: readonly ReturnType<typeof told>[]) =>
-      timesToAct(attempts, 'armlock', hipOut, () => seconds);
+      timesToAct(attempts, 'armlock', hipOut, (_attempt, at) => seconds(at));
     expect(over(three)).toEqual({ n: 3, medianS: 0.5, leastS: expect.closeTo(0.2, 9), mostS: expect.closeTo(1.4, 9) });
     expect(over([three[0]!, three[2]!])!.medianS).toBeCloseTo(0.95, 9);
     const none = [

@@ -1,5 +1,6 @@
 export * from './types.js';
 export * from './whyTypes.js';
+export { quantile } from './quantile.js';
 export {
   defaultHeight,
   finishId,

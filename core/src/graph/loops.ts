@@ -7,9 +7,8 @@ export type Loops = {
   /** Whether there are more: longer ones, or more than were asked for. */ readonly isCut: boolean;
 };
 
-/** How many steps it is at least from each place to `end`, over places not before it; −1 = more than `most`. */
-const stepsTo = (back: Digraph, end: number, most: number, steps: Int32Array): void => {
-  steps.fill(-1);
+/** How many steps it is at least from each place to `end`, over places not before it; −1 = more than `most`. Gives the places that have a number, so that it can be taken away. */
+const stepsTo = (back: Digraph, end: number, most: number, steps: Int32Array): readonly number[] => {
   steps[end] = 0;
   const queue = [end];
   for (let i = 0; i < queue.length; i++) {
@@ -22,6 +21,7 @@ const stepsTo = (back: Digraph, end: number, most: number, steps: Int32Array): v
       queue.push(before);
     }
   }
+  return queue;
 };
 
 /**
@@ -32,12 +32,12 @@ export const loopsOf = (graph: Digraph, { longest = 4, most = 1000 } = {}): Loop
   const { ids, starts, to } = graph;
   const back = reversed(graph);
   const { of } = componentsOf(graph);
-  const steps = new Int32Array(ids.length);
+  const steps = new Int32Array(ids.length).fill(-1);
   const onPath = new Uint8Array(ids.length);
   const byLength: number[][][] = Array.from({ length: longest + 1 }, () => []);
   let isCut = false;
   for (let first = 0; first < ids.length; first++) {
-    stepsTo(back, first, longest + 1, steps);
+    const near = stepsTo(back, first, longest + 1, steps);
     const path = [first];
     const next = [starts[first]!];
     onPath[first] = 1;
@@ -64,6 +64,7 @@ export const loopsOf = (graph: Digraph, { longest = 4, most = 1000 } = {}): Loop
       path.push(end);
       next.push(starts[end]!);
     }
+    for (const at of near) steps[at] = -1;
   }
   const all = byLength.flat();
   return { loops: all.slice(0, most).map((loop) => loop.map((at) => ids[at]!)), isCut: isCut || all.length > most };

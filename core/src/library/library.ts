@@ -52,16 +52,24 @@ export const NO_ROWS = Object.fromEntries(Object.values(LISTS).map((list) => [li
 export const wordsOf = (library: Pick<Library, 'wordChanges'>, circumstances?: Circumstances): Words =>
   withChanges(SHIPPED_WORDS, library.wordChanges, circumstances);
 
-/** Attempts with their footage, in the order of their ids. Attempts of footage that is not there are left out. */
-export const loggedOf = (library: Pick<Library, 'attempts' | 'footage' | 'angles' | 'files'>): readonly Logged[] => {
-  const footage = new Map(library.footage.map((f) => [f.id, f]));
-  const files = new Map(library.files.map((f) => [f.id, f]));
-  const clocks = new Map(
-    library.angles.flatMap((angle) => {
-      const file = files.get(angle.fileId);
+/** The clock of each angle whose file is there. */
+export const clocksOf = ({
+  angles,
+  files,
+}: Pick<Library, 'angles' | 'files'>): ReadonlyMap<string, ReturnType<typeof angleClock>> => {
+  const byId = new Map(files.map((f) => [f.id, f]));
+  return new Map(
+    angles.flatMap((angle) => {
+      const file = byId.get(angle.fileId);
       return file ? [[angle.id, angleClock(angle, file)] as const] : [];
     }),
   );
+};
+
+/** Attempts with their footage, in the order of their ids. Attempts of footage that is not there are left out. */
+export const loggedOf = (library: Pick<Library, 'attempts' | 'footage' | 'angles' | 'files'>): readonly Logged[] => {
+  const footage = new Map(library.footage.map((f) => [f.id, f]));
+  const clocks = clocksOf(library);
   return library.attempts.flatMap((attempt) => {
     const of = footage.get(attempt.footageId);
     if (!of) return [];

@@ -2,25 +2,18 @@ import { answersIn, linkAttempts, type Answer, type Attempt, type Instant, type 
 import type { Footage } from '../footage/index.js';
 import type { CountingView } from '../map/index.js';
 import { casesIn, toldCases, type SheetSource, type ToldCase } from '../sheets/index.js';
-import { angleClock, footageSeconds } from '../timecode/index.js';
+import { footageSeconds } from '../timecode/index.js';
 import type { Words } from '../vocabulary/index.js';
 import { byFootage } from './byFootage.js';
-import { loggedOf, timedOf, type Library } from './library.js';
+import { clocksOf, loggedOf, timedOf, type Library } from './library.js';
 
 type Of = Pick<Library, 'attempts' | 'footage' | 'angles' | 'files' | 'principles'>;
 
 /** Says when an instant of an attempt is, in seconds of its footage; where the file isn't there, 0. */
-export const secondsIn = ({
-  angles,
-  files,
-}: Pick<Library, 'angles' | 'files'>): ((attempt: Pick<Attempt, 'angleId'>, at: Instant) => number) => {
-  const byId = new Map(files.map((f) => [f.id, f]));
-  const clocks = new Map(
-    angles.flatMap((angle) => {
-      const file = byId.get(angle.fileId);
-      return file ? [[angle.id, angleClock(angle, file)] as const] : [];
-    }),
-  );
+export const secondsIn = (
+  library: Pick<Library, 'angles' | 'files'>,
+): ((attempt: Pick<Attempt, 'angleId'>, at: Instant) => number) => {
+  const clocks = clocksOf(library);
   return ({ angleId }, { pts }) => {
     const clock = clocks.get(angleId);
     return clock ? footageSeconds(clock, pts) : 0;

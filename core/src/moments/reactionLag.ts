@@ -1,5 +1,5 @@
 import type { Words } from '../vocabulary/index.js';
-import { defaultHeight, stateId } from '../attempts/index.js';
+import { defaultHeight, quantile, stateId } from '../attempts/index.js';
 import type { Attempt, State, Subject } from '../attempts/index.js';
 import type { Moment } from './types.js';
 
@@ -18,8 +18,7 @@ const MOST_LAG_MS = 1500;
 export const learnedLagMs = (observedMs: readonly number[]): number => {
   const all = [...observedMs.slice(-LATEST), ...Array.from({ length: USUAL_WEIGHT }, () => USUAL_LAG_MS)];
   const sorted = all.sort((a, b) => a - b);
-  const middle = (sorted.length - 1) / 2;
-  const median = (sorted[Math.floor(middle)]! + sorted[Math.ceil(middle)]!) / 2;
+  const median = quantile(sorted, 0.5);
   return Math.round(Math.min(MOST_LAG_MS, Math.max(0, median)));
 };
 

@@ -1,7 +1,7 @@
 import { flipPlace, foldPlace, lineReaction, readPlace, stateId, type PlaceId } from '../attempts/index.js';
 import { wilson, type Interval } from '../map/index.js';
 import type { Words } from '../vocabulary/index.js';
-import type { Case, SheetSource } from './cases.js';
+import { workedIn, type Case, type SheetSource } from './cases.js';
 
 /** How far a reaction is answered, best first. */
 export const ANSWERED = ['works', 'tried', 'shown', 'only said', 'unanswered'] as const;
@@ -163,7 +163,7 @@ const cellOf = (
   const base = {
     column,
     n: rated.length,
-    worked: rated.filter((c) => c.attempt.result === 'success').length,
+    worked: workedIn(rated),
     seen: here.length - rated.length,
     attemptIds: here.map((c) => c.attempt.id),
   };
@@ -246,7 +246,7 @@ export const answerTable = (
   const rows = groups.map((group): AnswerRow => {
     const cells = cellsOf(group, source, found, words);
     const rated = group.filter((c) => c.isRated);
-    const worked = rated.filter((c) => c.attempt.result === 'success').length;
+    const worked = workedIn(rated);
     const { action, attempt } = group[0]!;
     return {
       ...{ action, bait: attempt.intent === 'bait', n: rated.length, worked },
@@ -292,7 +292,7 @@ export const theirTable = (
   const there = flipPlace(place);
   return groupsOf(source.cases.filter((c) => c.whose === whose && c.from === there)).map((group): TheirRow => {
     const rated = group.filter((c) => c.isRated);
-    const worked = rated.filter((c) => c.attempt.result === 'success').length;
+    const worked = workedIn(rated);
     const answers = answersSeen(
       group.flatMap((c) =>
         (found.toAttempt.get(c.attempt.id) ?? []).flatMap(({ by, reaction }) => (reaction === null ? by : [])),

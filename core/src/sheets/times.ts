@@ -1,3 +1,4 @@
+import { quantile } from '../attempts/index.js';
 import { wilson, type Interval } from '../map/index.js';
 import type { Case, SheetSource } from './cases.js';
 
@@ -7,13 +8,6 @@ export type Spread = {
   readonly medianS: number;
   readonly quarterS: number;
   readonly threeQuartersS: number;
-};
-
-/** Where so large a share of sorted values lies below; between two values what lies between them. */
-const quantile = (sorted: readonly number[], share: number): number => {
-  const at = share * (sorted.length - 1);
-  const [below, above] = [sorted[Math.floor(at)]!, sorted[Math.ceil(at)]!];
-  return below + (above - below) * (at - Math.floor(at));
 };
 
 /** Undefined where there are none. */

@@ -9,5 +9,6 @@ export { useOwn } from './useOwn.js';
 export { useTellerName } from './useTellerName.js';
 export { useToday } from './useToday.js';
 export { useTables } from './useTables.js';
+export { ClipLinks } from './ClipLinks.js';
 export { clipViews, type ClipView } from './clipViews.js';
 export { useClipViews, useClipsOf, useLibrary, useMayWrite, usePersonName, useRole, useWords } from './useLibrary.js';

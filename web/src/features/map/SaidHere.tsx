@@ -3,7 +3,7 @@ import { flipPlace, foldPlace, onlySaid, principlesAt, readPlace, type OnlySaid,
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { Subheading } from '../../design/index.js';
-import { useClipsOf, useLibrary, useWords } from '../library/index.js';
+import { ClipLinks, useClipsOf, useLibrary, useWords } from '../library/index.js';
 import { SAID_HERE_TEXT as T } from './map.text.js';
 
 /** Something that is only said, with the clips in which it is. */
@@ -19,11 +19,7 @@ const Said = ({ said, isTheirs }: { readonly said: OnlySaid; readonly isTheirs: 
       {text}
       <Flex gap="3" fontSize="13px" color="inkSoft" wrap="wrap">
         <span>{T.times(said.attemptIds.length)}</span>
-        {clips.slice(0, 3).map(({ clip, footage }) => (
-          <Link key={clip.id} to={`/break-down/${footage.id}?clip=${clip.id}`}>
-            {footage.title}
-          </Link>
-        ))}
+        <ClipLinks clips={clips} />
       </Flex>
     </Box>
   );

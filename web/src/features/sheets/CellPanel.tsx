@@ -2,7 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { isHole, type AnswerRow, type AnswerSeen, type AskedFor, type Cell, type PlaceId } from '@odograph/core';
 import { Link } from 'react-router';
 import { Action, Subheading } from '../../design/index.js';
-import { useClipsOf, useLibrary, useMayWrite, useWords } from '../library/index.js';
+import { ClipLinks, useClipsOf, useLibrary, useMayWrite, useWords } from '../library/index.js';
 import { ClipOnTheSpot } from '../map/index.js';
 import { AnsweredMark } from './AnsweredMark.js';
 import { askedIn, sayAsked } from './asked.js';
@@ -47,14 +47,7 @@ export const AnswersSeen = ({
             {T.answerSeen(a.n, a.worked, a.shown)}
           </Box>
           <Flex gap="3" fontSize="13px" wrap="wrap">
-            {clips
-              .filter((c) => a.attemptIds.includes(c.attempt.id))
-              .slice(0, 3)
-              .map(({ clip, footage }) => (
-                <Link key={clip.id} to={`/break-down/${footage.id}?clip=${clip.id}`}>
-                  {footage.title}
-                </Link>
-              ))}
+            <ClipLinks clips={clips.filter((c) => a.attemptIds.includes(c.attempt.id))} />
           </Flex>
         </Box>
       ))}

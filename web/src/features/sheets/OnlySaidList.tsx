@@ -1,9 +1,8 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { onlySaid, placeName, readPlace, type PlaceId } from '@odograph/core';
 import { useMemo } from 'react';
-import { Link } from 'react-router';
 import { Subheading } from '../../design/index.js';
-import { useClipsOf, useLibrary, useWords } from '../library/index.js';
+import { ClipLinks, useClipsOf, useLibrary, useWords } from '../library/index.js';
 import { PutOnList } from './CellPanel.js';
 import { NEXT_TEXT as T } from './sheets.text.js';
 
@@ -33,11 +32,7 @@ const Option = ({
         <strong>{T.entryFrom(words.name('action', action), placeName(place, words))}</strong>
         <Flex gap="3" fontSize="14px" color="inkSoft" wrap="wrap">
           <span>{T.saidTimes(attemptIds.length)}</span>
-          {clips.slice(0, 3).map(({ clip, footage }) => (
-            <Link key={clip.id} to={`/break-down/${footage.id}?clip=${clip.id}`}>
-              {footage.title}
-            </Link>
-          ))}
+          <ClipLinks clips={clips} />
         </Flex>
       </Box>
       {at?.kind === 'state' && (

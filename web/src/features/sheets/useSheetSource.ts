@@ -76,9 +76,10 @@ export const useInSlices = <T>(
   return { done, share };
 };
 
-/** What sheets are made of in a view, put together in slices that don't hold up the page; while it isn't there, how far it is. */
+/** What sheets are made of in a view, put together in slices that don't hold up the page; while it isn't there, how far it is. Nothing is done where it isn't wanted. */
 export const useSheetSource = (
   view: CountingView,
+  isWanted = true,
 ): { readonly source: SheetSource | undefined; readonly share: number } => {
   const { attempts, footage, angles, files, principles } = useLibrary();
   const words = useWords();
@@ -86,7 +87,7 @@ export const useSheetSource = (
     () => (): Iterator<number, readonly SheetPart[]> => partsOf({ attempts, footage, angles, files }, words),
     [attempts, footage, angles, files, words],
   );
-  const { done: parts, share } = useInSlices(steps);
+  const { done: parts, share } = useInSlices(isWanted ? steps : undefined);
   const source = useMemo(
     () => parts && sheetSourceFrom(parts, { angles, files, principles }, view),
     [parts, angles, files, principles, view],

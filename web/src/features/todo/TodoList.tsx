@@ -37,7 +37,10 @@ export const TodoList = (): React.JSX.Element => {
   const { todos, persons } = useLibrary();
   const mayWrite = useMayWrite();
   const words = useWords();
-  const { source } = useSheetSource(EVERYTHING);
+  const { source } = useSheetSource(
+    EVERYTHING,
+    todos.some((t) => t.kind === 'find'),
+  );
   const [search, setSearch] = useSearchParams();
   const [here, leaveHere] = useHere();
   const [kind, status, who] = FILTERS.map((name) => search.get(name) ?? (name === 'status' ? 'open' : ''));

@@ -2,23 +2,21 @@ import {
   BARE_ALTERNATIVE,
   BARE_EVIDENCE,
   aimText,
-  angleClock,
-  footageSeconds,
   linksTold,
   sayAlternative,
   sayEvidence,
   sayLink,
   sayPart,
+  secondsIn,
   timeToAct,
   timesToAct,
   withAlternativeDetail,
   withEvidence,
   type Attempt,
-  type Instant,
-  type Library,
   type Teller,
   type Words,
 } from '@odograph/core';
+import { useMemo } from 'react';
 import { v7 as newId } from 'uuid';
 import { useLibrary, useTellerName } from '../../library/index.js';
 import { WHY_TEXT as T } from './phrase.text.js';
@@ -109,17 +107,6 @@ const changesBy = (said: WhySaid, { attempt, at }: Saying, shown: Shown | null):
   }
 };
 
-/** When an instant of an attempt is, in seconds of the footage. */
-const secondsOn = (
-  { angleId }: Attempt,
-  angles: Library['angles'],
-  files: Library['files'],
-): ((at: Instant) => number) => {
-  const angle = angles.find((a) => a.id === angleId);
-  const file = files.find((f) => f.id === angle?.fileId);
-  return ({ pts }) => (angle && file ? footageSeconds(angleClock(angle, file), pts) : 0);
-};
-
 type Item = { readonly key: string; readonly text: string; readonly without: Changes };
 /** How it was done, and what it goes on with: each of them said at most once. */
 const mannersOf = (attempt: Attempt, attempts: readonly Attempt[], words: Words): readonly Item[] => {
@@ -144,7 +131,7 @@ const mannersOf = (attempt: Attempt, attempts: readonly Attempt[], words: Words)
 type Among = {
   readonly attempts: readonly Attempt[];
   readonly words: Words;
-  readonly secondsOf: (attempt: Attempt) => (at: Instant) => number;
+  readonly secondsOf: ReturnType<typeof secondsIn>;
   readonly nameOf: (by: Teller) => string | null;
 };
 
@@ -155,7 +142,7 @@ const untilText = (
   { attempts, secondsOf }: Among,
 ): string => {
   if (!alternative.until) return '';
-  const left = timeToAct(attempt, alternative, secondsOf(attempt));
+  const left = timeToAct(attempt, alternative, (at) => secondsOf(attempt, at));
   const all = timesToAct(attempts, attempt.action, alternative, secondsOf);
   return [
     T.untilFrame(alternative.until.frame),
@@ -200,8 +187,8 @@ export const WhyField = ({
   const { attempt, words, find, change, next } = saying;
   const { attempts, angles, files } = useLibrary();
   const nameOf = useTellerName();
+  const secondsOf = useMemo(() => secondsIn({ angles, files }), [angles, files]);
   if (attempt.action === null) return null;
-  const secondsOf = (told: Attempt) => secondsOn(told, angles, files);
   const items = itemsOf(attempt, { attempts, words, secondsOf, nameOf });
   return (
     <>
