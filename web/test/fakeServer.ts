@@ -1,4 +1,4 @@
-import { applyEdit, type Attempt, type KeptRoute, type Library, type LibraryEdit, type Person } from '@odograph/core';
+import { applyEdit, type Library, type LibraryEdit } from '@odograph/core';
 import type { Changed } from '@odograph/core/contract';
 
 type Row = { readonly id: string; readonly version: number };
@@ -10,7 +10,14 @@ type Body = {
 /** What becomes of a request: it comes and is answered, it is lost on the way there, its answer is lost, or the server fails at it. */
 export type Line = 'well' | 'lost' | 'unanswered' | 'failing';
 
-const KINDS = { attempts: 'attempt', persons: 'person', routes: 'route' } as const;
+const KINDS = {
+  attempts: 'attempt',
+  persons: 'person',
+  routes: 'route',
+  principles: 'principle',
+  todos: 'todo',
+  drawings: 'drawing',
+} as const;
 
 /**
  * A server in memory that keeps edits as the real one does: each once by its id, refused where the same field was changed since the version that was seen, or where a
@@ -87,13 +94,11 @@ export class FakeServer {
     ) as LibraryEdit;
     this.rows = applyEdit(this.rows, edit);
     const touched = method === 'POST' ? (fields as { readonly id?: string }).id! : id;
-    const of = <T extends Row>(rows: readonly T[]): readonly T[] =>
+    const of = (rows: readonly Row[]): readonly Row[] =>
       rows.map((r) => (r.id === touched ? { ...r, version: r.version + 1 } : r));
     this.rows = {
       ...this.rows,
-      attempts: of<Attempt>(this.rows.attempts),
-      persons: of<Person>(this.rows.persons),
-      routes: of<KeptRoute>(this.rows.routes),
+      ...Object.fromEntries(Object.keys(KINDS).map((list) => [list, of(this.rows[list as keyof typeof KINDS])])),
     };
     const now = (this.rows[place] as readonly Row[]).filter((r) => r.id === touched);
     for (const field of Object.keys(changes))

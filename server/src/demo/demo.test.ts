@@ -1,9 +1,13 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import {
   analyse,
+  announcedOf,
+  casesOf,
+  clashesIn,
   clockAt,
   clockText,
   isNearFinish,
+  knownForPrinciples,
   toGraphml,
   wordsOf,
   type ClockAnchor,
@@ -65,6 +69,21 @@ describe('the demo library', () => {
       library.clips.filter((c) => c.angleId === [first, second].find((g) => g?.offsetMs)?.id).length,
     ]).toEqual([true, 3]);
     expect((await libraryOf(await app.signedIn(OTHER_COACH))).clips).toEqual([]);
+  });
+
+  test('when it is looked over why things went as they went, it should be told in full often enough, with principles that have clips against them, a clash, and a list with a gap', async () => {
+    const library = await libraryOf(coach);
+    const words = wordsOf(library);
+    const full = library.attempts.filter((a) => a.facts.length && a.alternatives.length && a.links.length);
+    expect(full.length).toBeGreaterThanOrEqual(10);
+    expect(new Set(full.map((a) => a.footageId)).size).toBeGreaterThanOrEqual(4);
+    const known = knownForPrinciples(library, library.principles, words);
+    const against = library.principles.filter((p) => casesOf(p, known, words).some((c) => c.side === 'against'));
+    expect(against.length).toBeGreaterThanOrEqual(2);
+    expect(clashesIn(library.principles, words).length).toBeGreaterThanOrEqual(1);
+    const gaps = library.todos.filter((t) => t.kind === 'announced' && announcedOf(t).missing.length > 0);
+    expect(gaps.length).toBeGreaterThanOrEqual(1);
+    expect(library.attempts.some((a) => a.evidence.some((e) => e.by !== null))).toBe(true);
   });
 
   test('when the scoreboard of a bout is asked, it should have shown what stands in the picture; of other footage it knows nothing', async () => {

@@ -44,6 +44,40 @@ describe('what must and may be, lists that stay open, and drawings', () => {
     }
   });
 
+  test('when an entry and a drawing are made, changed and taken away, each should be undone and redone', async () => {
+    for (const [list, body, first, then] of [
+      ['todos', TODO, { status: 'open' }, { status: 'done' }],
+      ['drawings', drawingRequest(angleId), { holdMs: 0 }, { holdMs: 1500 }],
+    ] as const) {
+      const id = newId();
+      expect((await post(list, { ...body, ...first, id })).status).toBeLessThan(300);
+      const of = async (): Promise<unknown> => (await libraryOf(coach))[list].find((row) => row.id === id);
+      await coach.ask('PATCH', `/api/${list}/${id}`, { editId: newId(), baseVersion: 1, changes: then });
+      await coach.ask('DELETE', `/api/${list}/${id}`, { editId: newId(), baseVersion: 2 });
+      expect(await of()).toBeUndefined();
+      for (const expected of [then, first]) {
+        await coach.ask('POST', '/api/undo', { editId: newId() });
+        expect(await of()).toMatchObject(expected);
+      }
+      await coach.ask('POST', '/api/redo', { editId: newId() });
+      expect(await of()).toMatchObject(then);
+    }
+  });
+
+  test('when two coaches say the same of one entry, the second should be told what the first said, and nothing be lost', async () => {
+    const id = newId();
+    await post('todos', { ...TODO, id });
+    const say = (status: string) =>
+      coach.ask('PATCH', `/api/todos/${id}`, { editId: newId(), baseVersion: 1, changes: { status } });
+    expect((await say('done')).status).toBe(200);
+    const late = await say('dropped');
+    expect([late.status, late.body]).toMatchObject([
+      409,
+      { code: 'stale', facts: { fields: [{ field: 'status', yours: 'dropped', theirs: 'done' }] } },
+    ]);
+    expect((await libraryOf(coach)).todos.find((t) => t.id === id)).toMatchObject({ status: 'done' });
+  });
+
   test('when a principle cannot be so, each part should be named', async () => {
     const scope = { ...PRINCIPLE.scope };
     const none = { state: null, does: null, action: null, reaction: null, hold: null };

@@ -1,5 +1,5 @@
 import { afterEach, describe, expect, test } from '@jest/globals';
-import type { Doing, Library } from '@odograph/core';
+import { BARE_DRAWING, BARE_PRINCIPLE, BARE_TODO, type Doing, type Library } from '@odograph/core';
 import fc from 'fast-check';
 import { Browser, type Window } from '../../../test/browser.js';
 import { FakeServer, type Line } from '../../../test/fakeServer.js';
@@ -16,6 +16,8 @@ type Step =
   | { readonly does: 'other'; readonly id: string; readonly changes: Readonly<Record<string, unknown>> }
   | { readonly does: 'give way' | 'time' };
 
+const TODO = { ...BARE_TODO, kind: 'try', text: 'the long way', opened: '2026-03-01' } as const;
+const NOWHERE = { frame: 0, pts: 0 };
 const window = fc.nat(1);
 const attemptId = fc.constantFrom('1', '2');
 const changes = fc.oneof(
@@ -36,6 +38,25 @@ const doing: fc.Arbitrary<Doing> = fc.oneof(
     ...{ kind: fc.constant('remove' as const), what: fc.constant('route' as const) },
     id: fc.constantFrom('r1', 'r2'),
   }),
+  // what stands beside attempts: lists, principles, drawings
+  fc.uuid().map((id) => ({ kind: 'new todo' as const, todo: { ...TODO, id, version: 0 } })),
+  fc.record({
+    ...{ kind: fc.constant('todo' as const), id: fc.constantFrom('t1', 't2') },
+    changes: fc.record({ status: fc.constantFrom('open' as const, 'done' as const, 'dropped' as const) }),
+  }),
+  fc.record({
+    ...{ kind: fc.constant('principle' as const), id: fc.constant('p1') },
+    changes: fc.record({ sentence: fc.constantFrom('hips low', 'knees inside') }),
+  }),
+  fc.record({
+    ...{ kind: fc.constant('drawing' as const), id: fc.constant('d1') },
+    changes: fc.record({ holdMs: fc.constantFrom(0, 1500) }),
+  }),
+  fc.constantFrom(
+    { kind: 'remove' as const, what: 'principle' as const, id: 'p1' },
+    { kind: 'remove' as const, what: 'todo' as const, id: 't2' },
+    { kind: 'remove' as const, what: 'drawing' as const, id: 'd1' },
+  ),
 );
 const step: fc.Arbitrary<Step> = fc.oneof(
   { weight: 8, arbitrary: fc.record({ does: fc.constant('edit' as const), window, doing }) },
@@ -60,9 +81,21 @@ const step: fc.Arbitrary<Step> = fc.oneof(
 const start = (): Library => ({
   ...libraryWith([attemptWith('1'), attemptWith('2')]),
   routes: ['r1', 'r2'].map((id) => ({ id, version: 1, name: id, steps: [] })),
+  todos: ['t1', 't2'].map((id) => ({ ...TODO, id, version: 1 })),
+  principles: [
+    {
+      ...{ ...BARE_PRINCIPLE, id: 'p1', version: 1, strength: 'usual', sentence: 'arms inside' },
+      scope: { state: null, does: 'pass', action: null, reaction: null, hold: null },
+    },
+  ],
+  drawings: [
+    { ...BARE_DRAWING, id: 'd1', version: 1, footageId: 'footage', angleId: 'angle', from: NOWHERE, to: NOWHERE },
+  ],
 });
-const known = ({ attempts, persons, routes }: Library): unknown =>
-  [attempts, persons, routes].map((rows) => [...rows].sort((a, b) => (a.id < b.id ? -1 : 1)));
+const known = ({ attempts, persons, routes, todos, principles, drawings }: Library): unknown =>
+  [attempts, persons, routes, todos, principles, drawings].map((rows) =>
+    [...rows].sort((a, b) => (a.id < b.id ? -1 : 1)),
+  );
 const tick = (): Promise<void> => new Promise((resolve) => setTimeout(resolve, 2));
 
 describe('whatever happens to edits', () => {
