@@ -157,4 +157,31 @@ test('when shapes are drawn with the pointer, each point should be within a pixe
   await expect(page.getByTestId('drawn')).toHaveCount(0);
   await page.keyboard.press('Control+y');
   await line.waitFor();
+
+  // where the pointer goes while it plays is kept with it, and is seen again at the same frames
+  await page.keyboard.press('#');
+  await page.getByRole('button', { name: 'Record the pointer' }).click();
+  const stop = page.getByRole('button', { name: 'Recording the pointer: stop' });
+  await stop.waitFor();
+  const played = await picture();
+  for (let i = 0; i < 20; i++) await page.mouse.move(played.x + played.w * (0.3 + i / 50), played.y + played.h / 2);
+  const ways = async () => (await libraryOf(page, running.url)).drawings.filter((d) => d.track.length);
+  const had = (await ways()).map((d) => d.id);
+  await expect
+    .poll(async () => {
+      for (const x of [0.4, 0.5, 0.6]) await page.mouse.move(played.x + played.w * x, played.y + played.h / 2);
+      return Number(await page.getByTestId('picture').getAttribute('data-frame'));
+    })
+    .toBeGreaterThan(8);
+  await stop.click();
+  await expect(page.getByText('with the pointer’s way')).toBeVisible();
+  await saved(page).waitFor();
+  const [drawn] = (await ways()).filter((d) => !had.includes(d.id));
+  const way = drawn?.track ?? [];
+  expect(way.length).toBeGreaterThan(2);
+  for (const at of way) expect([at.x > 0.25 && at.x < 0.75, Math.abs(at.y - 0.5) < 0.02]).toEqual([true, true]);
+  await page.keyboard.press('Escape');
+  for (let i = 0; i < 4; i++) await page.keyboard.press('ArrowLeft');
+  await settled(page);
+  await expect(page.getByTestId('drawn').getByTestId('pointer')).toBeVisible();
 });

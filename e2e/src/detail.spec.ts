@@ -1,6 +1,7 @@
 import type { Attempt, Clip } from '@odograph/core';
 import { AxeBuilder } from '@axe-core/playwright';
 import {
+  clipInHand,
   expect,
   frameSaid,
   libraryOf,
@@ -19,7 +20,8 @@ test.use({ product: 'detail' });
 const inHand = async (page: Page, url: string): Promise<{ readonly clip: Clip; readonly attempt: Attempt }> => {
   await saved(page).waitFor();
   const library = await libraryOf(page, url);
-  const clip = library.clips.find((c) => c.id === new URL(page.url()).searchParams.get('clip'))!;
+  const id = await clipInHand(page);
+  const clip = library.clips.find((c) => c.id === id)!;
   return { clip, attempt: library.attempts.find((a) => a.id === clip.attemptId)! };
 };
 const pick = async (page: Page, nth: number): Promise<void> => {

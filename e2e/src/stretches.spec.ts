@@ -59,15 +59,16 @@ test('when a stretch is no technique, it should not be counted, be passed over i
   await expect.poll(() => seen.at(-1) ?? 0).toBeGreaterThan(352);
   await page.keyboard.press(' ');
   await settled(page);
-  // at full speed the first frame of what is left out may flash by before it is left
-  expect(seen.filter((f) => f > 104 && f < 350)).toEqual([]);
+  // at full speed one frame of what is left out may flash by before it is left, a later one where the machine is slow
+  expect(new Set(seen.filter((f) => f >= 100 && f < 350)).size).toBeLessThanOrEqual(1);
   expect(await frameShown(page, 'screen')).toBe(await frameSaid(page));
   // begun inside, it is shown
   await goTo(page, 200);
+  const before = seen.length;
   await page.keyboard.press(' ');
-  await expect.poll(() => frameSaid(page)).toBeGreaterThan(205);
-  expect(await frameSaid(page)).toBeLessThan(345);
+  await expect.poll(() => seen.at(-1)).toBeGreaterThan(205);
   await page.keyboard.press(' ');
+  expect(new Set(seen.slice(before).filter((f) => f > 200 && f < 350)).size).toBeGreaterThan(1);
   await settled(page);
   await page.keyboard.press('x');
   await page.keyboard.press('Delete');

@@ -27,8 +27,7 @@ test('when it is told in full why a sweep failed, all of it should be kept, foun
   await openBench(page, 'Lantern Cup, final round');
   for (let i = 0; i < 9; i++) await page.keyboard.press('ArrowDown');
   await settled(page);
-  const before = await attemptInHand(page, running.url);
-  expect(before).toMatchObject({ action: 'hip-bump', result: 'failed' });
+  await expect.poll(() => attemptInHand(page, running.url)).toMatchObject({ action: 'hip-bump', result: 'failed' });
   await page.keyboard.press('Shift+ArrowRight');
   await page.keyboard.press('Shift+ArrowRight');
   await settled(page);

@@ -84,11 +84,16 @@ export const frameSaid = async (page: Page): Promise<number> =>
 export const libraryOf = async (page: Page, url: string): Promise<Library> =>
   (await (await page.request.get(`${url}/api/library`)).json()) as Library;
 
+/** The clip that the bench has in hand; asked of the page itself, whose address is ahead of what the browser has told of it. */
+export const clipInHand = async (page: Page): Promise<string | null> =>
+  new URL(await page.evaluate(() => location.href)).searchParams.get('clip');
+
 /** The attempt that the bench has in hand, as the server has it. */
 export const attemptInHand = async (page: Page, url: string): Promise<Attempt> => {
   await saved(page).waitFor();
   const { clips, attempts } = await libraryOf(page, url);
-  const clip = clips.find((c) => c.id === new URL(page.url()).searchParams.get('clip'))!;
+  const inHand = await clipInHand(page);
+  const clip = clips.find((c) => c.id === inHand)!;
   return attempts.find((a) => a.id === clip.attemptId)!;
 };
 

@@ -30,8 +30,8 @@ const useDrawings = ({ bench, handle, table, mayWrite }: Desk) => {
   const edit = useEdit();
   const { all, shown } = useDrawnHere(handle, bench.angle.id);
   const [here] = shown;
-  const change = (changes: DrawingChanges): void => {
-    if (here && mayWrite) edit({ kind: 'drawing', id: here.id, changes });
+  const change = (changes: DrawingChanges, of: Drawing | undefined = here): void => {
+    if (of && mayWrite) edit({ kind: 'drawing', id: of.id, changes });
   };
   /** Puts a shape on the drawing that lies here, or begins one on this frame. */
   const add = (shape: Shape): void => {
@@ -60,11 +60,12 @@ export const useDrawRoom = (
   const { bench, handle, table, hand, move, mayWrite, isMirrored, toPicture } = desk;
   const { player } = handle;
   const drawings = useDrawings(desk);
-  const { all, here, change } = drawings;
+  const { all, change } = drawings;
   const [isOn, setOn] = useOwn('drawings', true);
   const [draw, setDraw] = useState(AT_REST);
   const isDrawing = mayWrite && hand.is === 'question' && hand.asks === 'draw';
-  const track = useTrack(table, handle.frame, here);
+  const track = useTrack(table, handle.frame);
+  const here = track.of ?? drawings.here;
   useHolds(handle, all, isOn && !isDrawing);
   const shapes = here?.shapes ?? [];
   const picked = shapes.find((s) => s.id === draw.pickedId);
@@ -105,14 +106,14 @@ export const useDrawRoom = (
   /** Begins to keep the pointer's way and plays; ended, the drawing goes on up to the frame that is shown. */
   const record = (): void => {
     if (!here || !table) return;
-    if (!track.isRecording) {
-      track.start();
+    if (!track.of) {
+      track.start(here);
       player?.seek(here.from.frame);
       player?.play();
       return;
     }
     player?.pause();
-    change({ track: track.stop(), to: instantAt(table, Math.max(handle.frame(), here.to.frame)) });
+    change({ track: track.stop(), to: instantAt(table, Math.max(handle.frame(), here.to.frame)) }, here);
   };
   const begin = (): void => {
     player?.pause();
@@ -143,7 +144,9 @@ export const useDrawRoom = (
     o: () => table && here && change({ to: instantAt(table, Math.max(handle.frame(), here.from.frame)) }),
     Escape: leave,
   };
-  const seen = isOn || isDrawing ? drawings.shown : NONE;
+  const recordKeys: KeyTable = { p: record, Escape: record };
+  const lying = track.of ? [track.of] : drawings.shown;
+  const seen = isOn || isDrawing ? lying : NONE;
   return {
     isOn,
     onPicture: (seen.length > 0 || isDrawing) && (
@@ -151,7 +154,7 @@ export const useDrawRoom = (
         drawings={seen}
         size={sizeSeen(bench.angle, bench.file)}
         isMirrored={isMirrored}
-        hand={isDrawing && !track.isRecording ? draw : null}
+        hand={isDrawing && !track.of ? draw : null}
         onMove={onMove}
         onPointer={track.onPointer}
         handle={handle}
@@ -161,7 +164,7 @@ export const useDrawRoom = (
       keys: {
         ...(mayWrite ? { '#': begin } : {}),
         '*': () => setOn(!isOn),
-        ...(isDrawing ? drawKeys : {}),
+        ...(isDrawing ? (track.of ? recordKeys : drawKeys) : {}),
       },
       ...(isDrawing &&
         table && {
@@ -172,7 +175,7 @@ export const useDrawRoom = (
               hand={draw}
               names={bench.athletes}
               others={all.filter((d) => d !== here)}
-              isRecording={track.isRecording}
+              isRecording={track.of !== undefined}
               onUse={(kind) => onMove({ does: 'use', kind })}
               onText={(text) => setShapes(shapes.map((s) => (s === picked ? { ...s, text: text.trim() } : s)))}
               onTextDone={() => onMove({ does: 'pick', id: null })}

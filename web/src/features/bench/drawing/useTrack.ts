@@ -5,17 +5,17 @@ const LEAST_MS = 1000 / 60;
 const MOST = 3600;
 
 export type Track = {
-  readonly isRecording: boolean;
-  readonly start: () => void;
+  /** The drawing whose way is being kept: the picture plays on past it. */ readonly of: Drawing | undefined;
+  readonly start: (of: Drawing) => void;
   /** Ends it, and gives what was kept. */ readonly stop: () => readonly TrackPoint[];
   readonly onPointer: ((at: Point) => void) | null;
 };
 
 /** Keeps where the pointer is while the picture goes, by the time of the picture: at most sixty points a second, and no more than a minute. */
-export const useTrack = (table: TimeTable | undefined, frame: () => number, drawing: Drawing | undefined): Track => {
+export const useTrack = (table: TimeTable | undefined, frame: () => number): Track => {
   const points = useRef<TrackPoint[]>([]);
-  const [isRecording, setRecording] = useState(false);
-  const onPointer = ({ x, y }: Point): void => {
+  const [drawing, setDrawing] = useState<Drawing>();
+  const keep = ({ x, y }: Point): void => {
     if (!table || !drawing) return;
     const t = (frameStartS(table, frame()) - frameStartS(table, drawing.from.frame)) * 1000;
     const last = points.current.at(-1);
@@ -28,15 +28,18 @@ export const useTrack = (table: TimeTable | undefined, frame: () => number, draw
     points.current.push({ t, x, y });
   };
   return {
-    isRecording,
-    start: () => {
+    of: drawing,
+    start: (of) => {
       points.current = [];
-      setRecording(true);
+      setDrawing(of);
     },
     stop: () => {
-      setRecording(false);
+      // a pointer at rest says nothing of itself, and points up to the end
+      const rest = points.current.at(-1);
+      if (rest) keep(rest);
+      setDrawing(undefined);
       return points.current;
     },
-    onPointer: isRecording ? onPointer : null,
+    onPointer: drawing ? keep : null,
   };
 };
