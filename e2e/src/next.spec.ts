@@ -73,7 +73,7 @@ test('two views held against each other should say what is only in one, and lead
 }) => {
   await signIn(page, running.url);
   await page.getByRole('link', { name: 'Map', exact: true }).click();
-  await page.getByRole('link', { name: 'Compare two views' }).click();
+  await page.getByRole('link', { name: 'Compare', exact: true }).click();
   const comparison = page.getByTestId('comparison');
   await page.getByRole('group', { name: 'Counted:' }).getByLabel('Setting').selectOption('competition');
   await expect(comparison).toContainText('Only in the first');
@@ -92,4 +92,50 @@ test('two views held against each other should say what is only in one, and lead
   const [said] = (await entry.innerText()).split(' from ');
   await entry.click();
   await expect(page.locator('[data-clip]').first()).toContainText(said!);
+});
+
+test('a use of a hold should open its clips, a line of an entry go into a route, and reactions and the shape of the map be told', async ({
+  page,
+  running,
+}) => {
+  await signIn(page, running.url);
+  await page.getByRole('link', { name: 'Map', exact: true }).click();
+  const pages = page.getByRole('navigation', { name: 'What the map says' });
+  await pages.getByRole('link', { name: 'Holds' }).click();
+  await page.getByLabel('Which hold').selectOption({ label: 'hand on collar' });
+  await page.getByRole('button', { name: /^cross collar choke from mount, top/ }).click();
+  const clips = page.getByRole('complementary', { name: 'Clips: cross collar choke from mount, top' });
+  await expect(clips.getByTestId('on-the-spot')).toContainText('cross collar choke');
+  // the address tells the line in hand
+  await page.reload();
+  await expect(clips).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(clips).toHaveCount(0);
+
+  await pages.getByRole('link', { name: 'Entries' }).click();
+  await page.getByLabel('Which entry').selectOption({ label: 'straight armlock' });
+  await page.getByRole('button', { name: /^mount, top → straight armlock won/ }).click();
+  await page.getByLabel('Put into which route').selectOption({ label: 'a new route' });
+  await page.getByRole('button', { name: 'Put into a route' }).click();
+  await expect(page.getByText('Put into straight armlock from mount, top')).toBeVisible();
+  await saved(page).waitFor();
+  expect((await libraryOf(page, running.url)).routes).toContainEqual(
+    expect.objectContaining({
+      name: 'straight armlock from mount, top',
+      steps: [expect.objectContaining({ from: 'mount/top', action: 'armlock', to: 'won:straight-armlock' })],
+    }),
+  );
+
+  await pages.getByRole('link', { name: 'Reactions' }).click();
+  await page.getByLabel('Which reaction').selectOption({ label: 'post a hand' });
+  await expect(page.getByRole('heading', { name: 'When they post a hand' })).toBeVisible();
+  await page
+    .getByRole('button', { name: /^bridge and roll from mount, bottom/ })
+    .first()
+    .click();
+  await expect(page.getByTestId('on-the-spot')).toContainText('post a hand');
+
+  await pages.getByRole('link', { name: 'Shape' }).click();
+  await page.getByRole('button', { name: /^side control, top .*% of all ways/ }).click();
+  await expect(page.getByTestId('on-the-spot')).toContainText('side control, top');
 });

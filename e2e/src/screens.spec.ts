@@ -67,7 +67,7 @@ const fits = async (page: Page, name: string, windows: number = WINDOWS.length):
 /** Screens of whose kind another is examined: of these it is only seen that they fit a telephone; all of them are examined by `npm run stress`. */
 const ALIKE_SCREENS = [
   ...['map with a place', 'a route played', 'the map as a table'],
-  ...['words', 'the bin', 'the disk', 'letters', 'sessions'],
+  ...['a hold', 'a reaction', 'the shape of the map', 'words', 'the bin', 'the disk', 'letters', 'sessions'],
 ];
 
 test('when any screen is examined, nothing should be found, and the focus be seen all the way round', async ({
@@ -89,6 +89,10 @@ test('when any screen is examined, nothing should be found, and the focus be see
     ['map', '/map', '[data-place]'],
     ['map with a place', '/map?place=mount/top', 'aside'],
     ['answers', '/map/answers', '[data-testid=answers]'],
+    ['an entry', '/map/entry', '[data-testid=sheet] [aria-pressed]'],
+    ['a hold', '/map/hold', '[data-testid=sheet] [aria-pressed]'],
+    ['a reaction', '/map/reaction', '[data-testid=sheet] [aria-pressed]'],
+    ['the shape of the map', '/map/shape', '[data-testid=sheet] [aria-pressed]'],
     ['find or film next', '/map/next', '[data-testid=hole]'],
     ['two views compared', '/map/compare', '[data-testid=compared]'],
     ['routes', '/routes?from=clinch/even&to=any', '[data-testid=route]'],

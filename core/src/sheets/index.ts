@@ -26,3 +26,20 @@ export { holdKey, holdKind, holdKindsOf, holdSheet, type HoldKind, type HoldShee
 export { reachOf, type EvidenceReach, type StepReach } from './reach.js';
 export { apartOf, relativesOf, type RelativePart } from './relatives.js';
 export { shareWithin, spreadOf, timesOf, type Spread, type Times } from './times.js';
+export {
+  depthsIn,
+  errorsIn,
+  factsIn,
+  metBy,
+  reasonsIn,
+  wentOf,
+  triesOf,
+  type DepthRow,
+  type ErrorRow,
+  type FactRow,
+  type MetRow,
+  type ReasonRow,
+  type Went,
+} from './details.js';
+export { entriesOf, entrySheet, type EntrySheet } from './entrySheet.js';
+export { reactionSheet, reactionsMet, type ReactionSheet } from './reactionSheet.js';

@@ -42,8 +42,24 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('../features/sheets/index.js')).CompareScreen }),
       },
       {
+        path: '/map/entry',
+        lazy: async () => ({ Component: (await import('../features/sheets/index.js')).EntryScreen }),
+      },
+      {
+        path: '/map/hold',
+        lazy: async () => ({ Component: (await import('../features/sheets/index.js')).HoldScreen }),
+      },
+      {
+        path: '/map/reaction',
+        lazy: async () => ({ Component: (await import('../features/sheets/index.js')).ReactionScreen }),
+      },
+      {
         path: '/map/next',
         lazy: async () => ({ Component: (await import('../features/sheets/index.js')).NextScreen }),
+      },
+      {
+        path: '/map/shape',
+        lazy: async () => ({ Component: (await import('../features/sheets/index.js')).ShapeScreen }),
       },
       { path: '/routes', lazy: async () => ({ Component: (await import('../features/routes/index.js')).RouteFinder }) },
       {

@@ -1,8 +1,8 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { Link } from 'react-router';
 import { Choice, Heading } from '../../design/index.js';
 import type { MapPicture } from '../../workers/map.protocol.js';
 import { MAP_TEXT as T, MAP_HEAD_TEXT } from './map.text.js';
+import { MapNav } from './MapNav.js';
 import { OnlyPicked } from './PickedSwitch.js';
 import { ViewSentence } from './ViewSentence.js';
 
@@ -26,15 +26,8 @@ export const MapHead = ({
 }): React.JSX.Element => (
   <>
     <Flex alignItems="baseline" wrap="wrap" columnGap="5" paddingInline="4" minHeight="38px" flexShrink="0">
-      <Heading>{T.title}</Heading>
-      <Box color="inkSoft" data-testid="map-totals">
-        {MAP_HEAD_TEXT.totals(totals.attempts, lines.length)}
-        {totals.picked > 0 && T.picked(totals.picked)}
-        {totals.shown > 0 && MAP_HEAD_TEXT.shown(totals.shown)}
-        {totals.proposed > 0 && T.proposed(totals.proposed)}
-        {totals.drafts > 0 && T.drafts(totals.drafts)}
-        {totals.unplaced > 0 && MAP_HEAD_TEXT.unplaced(totals.unplaced)}
-      </Box>
+      <Heading className="sr-only">{T.title}</Heading>
+      <MapNav />
       <Box flex="1" display={{ base: 'none', md: 'block' }} />
       {isWhole && !isTable && places && (
         <Box as="label" color="inkSoft" fontSize="14px" display="flex" alignItems="center" gap="2">
@@ -48,8 +41,6 @@ export const MapHead = ({
           />
         </Box>
       )}
-      <Link to="/map/next">{T.next}</Link>
-      <Link to="/map/compare">{T.compare}</Link>
       <Choice
         label={T.shownAs}
         name="map-as"
@@ -66,10 +57,16 @@ export const MapHead = ({
       <ViewSentence />
     </Box>
     <OnlyPicked totals={totals} />
-    {isWhole && !isTable && (
-      <Box paddingInline="4" color="inkSoft" fontSize="14px" flexShrink="0">
-        {T.rest}
-      </Box>
-    )}
+    <Box paddingInline="4" color="inkSoft" fontSize="14px" flexShrink="0">
+      <span data-testid="map-totals">
+        {MAP_HEAD_TEXT.totals(totals.attempts, lines.length)}
+        {totals.picked > 0 && T.picked(totals.picked)}
+        {totals.shown > 0 && MAP_HEAD_TEXT.shown(totals.shown)}
+        {totals.proposed > 0 && T.proposed(totals.proposed)}
+        {totals.drafts > 0 && T.drafts(totals.drafts)}
+        {totals.unplaced > 0 && MAP_HEAD_TEXT.unplaced(totals.unplaced)}
+      </span>
+      {isWhole && !isTable && T.rest}
+    </Box>
   </>
 );

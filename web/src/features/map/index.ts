@@ -6,3 +6,4 @@ export { ViewChoices, ViewSentence } from './ViewSentence.js';
 export type { MapState } from './map.listener.js';
 export { ClipOnTheSpot } from './ClipOnTheSpot.js';
 export { clipsBehind } from './clipsBehind.js';
+export { MapNav } from './MapNav.js';

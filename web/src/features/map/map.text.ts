@@ -4,10 +4,8 @@ export const MAP_TEXT = {
   toBench: 'Break footage down',
   computing: 'Computing the map …',
   failed: 'The map couldn’t be worked out. Your clips are safe; it’s tried again every few seconds.',
-  rest: 'Pick a place to see what leads out of it and what leads to it. Shift and pick another one for the routes between them. The heavier a line, the more tries stand behind it; a dotted one has no rate yet. Point at one to read it.',
+  rest: '. Pick a place, or Shift-pick two for the routes between. Dotted lines have no rate yet.',
   answers: 'What answers what',
-  next: 'Find or film next',
-  compare: 'Compare two views',
   from: 'From here',
   to: 'Leads here',
   nothingFrom: 'Nothing recorded from here yet.',
@@ -115,4 +113,18 @@ export const SAID_HERE_TEXT = {
 export const VIEW_SENTENCE_TEXT = {
   gi: 'gi',
   noGi: 'no-gi',
+} as const;
+
+export const MAP_NAV_TEXT = {
+  label: 'What the map says',
+  to: {
+    '/map': 'Map',
+    '/map/answers': 'Answers',
+    '/map/entry': 'Entries',
+    '/map/hold': 'Holds',
+    '/map/reaction': 'Reactions',
+    '/map/shape': 'Shape',
+    '/map/next': 'Find or film next',
+    '/map/compare': 'Compare',
+  },
 } as const;

@@ -13,6 +13,7 @@ import {
 import { cleanup, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { Provider } from 'react-redux';
+import { MemoryRouter } from 'react-router';
 import { attemptWith, libraryWith } from '../../../test/library.js';
 import { makeSystem } from '../../design/index.js';
 import { queueSlice } from '../replica/index.js';
@@ -43,7 +44,9 @@ const show = async (of: AnswerTable, onPick: (key: string) => void): Promise<voi
   render(
     <Provider store={store}>
       <ChakraProvider value={makeSystem()}>
-        <AnswerGrid table={of} picked={undefined} onPick={onPick} />
+        <MemoryRouter>
+          <AnswerGrid table={of} picked={undefined} onPick={onPick} />
+        </MemoryRouter>
       </ChakraProvider>
     </Provider>,
   );

@@ -1,8 +1,10 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { columnKey, isHole, type AnswerRow, type AnswerTable, type Cell } from '@odograph/core';
+import { Link } from 'react-router';
 import { IntervalBand } from '../../design/index.js';
 import { useWords } from '../library/index.js';
 import { AnsweredMark } from './AnsweredMark.js';
+import { sheetOf } from './page/rows.js';
 import { sayEntry, sayMet } from './sayMet.js';
 import { ANSWERED_TEXT, SHEET_TEXT as T } from './sheets.text.js';
 
@@ -106,7 +108,11 @@ export const AnswerGrid = ({
                 fontWeight={typeof column === 'string' ? '400' : '600'}
                 color={typeof column === 'string' ? 'inkSoft' : column.isAction ? 'them' : 'ink'}
               >
-                {sayMet(column, words)}
+                {typeof column === 'string' ? (
+                  sayMet(column, words)
+                ) : (
+                  <Link to={sheetOf(column.isAction ? 'entry' : 'reaction', column.what)}>{sayMet(column, words)}</Link>
+                )}
               </Box>
             ))}
           </tr>
@@ -115,7 +121,7 @@ export const AnswerGrid = ({
           {table.rows.map((row) => (
             <tr key={`${row.action} ${row.bait}`}>
               <Box as="th" textAlign="left" verticalAlign="top" fontWeight="600" lineHeight="1.25" paddingTop="1.5">
-                {sayEntry(row, words)}
+                <Link to={sheetOf('entry', row.action)}>{sayEntry(row, words)}</Link>
                 <Box fontWeight="400" fontSize="13px" color="inkSoft">
                   {row.n ? T.counted(row.worked, row.n) : T.seenOnly(row.cells.reduce((n, c) => n + c.seen, 0))}
                 </Box>

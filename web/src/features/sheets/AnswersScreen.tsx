@@ -6,20 +6,24 @@ import {
   placesByWeight,
   readPlace,
   theirTable,
+  timesOf,
   type PlaceId,
+  type SheetSource,
+  type Times,
 } from '@odograph/core';
 import { useEffect, useMemo } from 'react';
 import { useSelector } from 'react-redux';
 import { Link, useSearchParams } from 'react-router';
-import { Action, Heading, Picked, Subheading } from '../../design/index.js';
+import { Action, Subheading } from '../../design/index.js';
 import { useWords } from '../library/index.js';
-import { OnlyPicked, ViewSentence, useMapPicture, type MapState } from '../map/index.js';
+import { OnlyPicked, useMapPicture, type MapState } from '../map/index.js';
 import type { MapPicture } from '../../workers/map.protocol.js';
 import { AnswerGrid, cellKey } from './AnswerGrid.js';
 import { askedIn, sayAsked } from './asked.js';
 import { CellPanel } from './CellPanel.js';
 import { ChancesHere } from './ChancesHere.js';
-import { EitherHere, HoldsHere, TheirList, TimesHere } from './MoreHere.js';
+import { EitherHere, HoldsHere, TheirList, TimesList } from './MoreHere.js';
+import { PageFrame, Parts, RowPanel, ToldHere, WhichOne, toldRows } from './page/index.js';
 import { PLACE_TEXT, SHEET_TEXT as T } from './sheets.text.js';
 import { usePutOnList } from './usePutOnList.js';
 import { useSheetSource } from './useSheetSource.js';
@@ -82,16 +86,23 @@ const useSheet = (picture: MapPicture | null) => {
   const picked =
     table &&
     table.rows.flatMap((row) => row.cells.flatMap((cell) => (cellKey(row, cell) === key ? [{ row, cell }] : [])))[0];
-  const go = (next: { readonly place?: string; readonly cell?: string }): void =>
+  const go = (next: { readonly place?: string; readonly cell?: string; readonly row?: string }): void =>
     setSearch({ ...(place ? { place } : {}), ...next });
-  return { source, share, places, place, found, table, theirs, key, picked, go };
+  const rowKey = search.get('row') ?? undefined;
+  return { source, share, places, place, found, table, theirs, key, picked, rowKey, go };
 };
+
+const timesHere = (source: SheetSource, place: PlaceId): Times =>
+  timesOf(
+    source.cases.filter((c) => c.from === place && c.whose === 'own'),
+    source,
+  );
 
 /** What is known of a place, on one page: what answers what, what they do, where it ends, and how long it takes. */
 export const AnswersScreen = (): React.JSX.Element => {
   const picture = useMapPicture();
   const words = useWords();
-  const { source, share, places, place, found, table, theirs, key, picked, go } = useSheet(picture);
+  const { source, share, places, place, found, table, theirs, key, picked, rowKey, go } = useSheet(picture);
   const { onList, put } = usePutOnList();
   const at = place === undefined ? undefined : readPlace(place);
   const state = at?.kind === 'state' ? { position: at.position, role: at.role } : null;
@@ -99,89 +110,79 @@ export const AnswersScreen = (): React.JSX.Element => {
     const onKey = (event: KeyboardEvent): void => {
       if (event.target instanceof HTMLInputElement || event.target instanceof HTMLSelectElement) return;
       if (event.ctrlKey || event.metaKey || event.altKey || !picked || !place) return;
-      if (event.key === 'Escape') go({});
       const asked = askedIn(place, picked.row, picked.cell);
       if (event.key === T.putKey && asked && !onList(asked)) put(asked, sayAsked(asked, words));
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
   });
+  const toldHere = useMemo(
+    () => (source && place ? toldRows(source, place, words) : undefined),
+    [source, place, words],
+  );
+  const row =
+    toldHere &&
+    Object.values(toldHere)
+      .flat()
+      .find((r) => r.key === rowKey);
+  const close = (): void => go({});
   return (
-    <Flex flex="1" minHeight="0" direction={{ base: 'column', md: 'row' }}>
-      <Box flex="1" minWidth="0" overflowY="auto" paddingInline={{ base: '4', md: '8' }} paddingBlock="5">
-        <Flex alignItems="baseline" gap="4" wrap="wrap">
-          <Heading>{place === undefined ? PLACE_TEXT.title : placeName(place, words)}</Heading>
-          <Box as="label" color="inkSoft">
-            {T.whichPlace}{' '}
-            <Picked
-              aria-label={T.whichPlace}
-              value={place ?? ''}
-              onChange={(e) => go({ place: e.currentTarget.value })}
-              maxWidth="260px"
-            >
-              {place !== undefined && !places.includes(place) && (
-                <option value={place}>{placeName(place, words)}</option>
-              )}
-              {places.map((id) => (
-                <option key={id} value={id}>
-                  {placeName(id, words)}
-                </option>
-              ))}
-            </Picked>
-          </Box>
-          <Box flex="1" />
-          <Flex className="no-print">
-            <Action asChild tone="quiet">
-              <Link to={place ? `/map?place=${encodeURIComponent(place)}` : '/map'}>{T.toMap}</Link>
-            </Action>
-            <Action asChild tone="quiet">
-              <Link to="/map/next">{T.toNext}</Link>
-            </Action>
-            <Action tone="quiet" onClick={() => window.print()}>
-              {T.print}
-            </Action>
-          </Flex>
-        </Flex>
-        <Box marginTop="1" marginBottom="4">
-          <ViewSentence />
-        </Box>
-        {picture && <OnlyPicked totals={picture.totals} />}
-        {!source || !found || !table || !picture || place === undefined ? (
-          <Box role="status">{T.building(share)}</Box>
-        ) : table.rows.length + theirs.length === 0 ? (
-          <Box>{T.nothing}</Box>
+    <PageFrame
+      title={place === undefined ? PLACE_TEXT.title : placeName(place, words)}
+      beside={
+        <>
+          <WhichOne
+            label={T.whichPlace}
+            value={place}
+            options={places.map((id) => [id, placeName(id, words)])}
+            nameOf={(id) => placeName(id, words)}
+            onChange={(id) => go({ place: id })}
+          />
+          <Action asChild tone="quiet" className="no-print">
+            <Link to={place ? `/map?place=${encodeURIComponent(place)}` : '/map'}>{T.toMap}</Link>
+          </Action>
+        </>
+      }
+      panel={
+        picked && place ? (
+          <CellPanel place={place} row={picked.row} cell={picked.cell} onClose={close} />
         ) : (
-          <Flex direction="column" gap="7">
-            {table.rows.length > 0 && (
-              <Box as="section">
-                <Box color="inkSoft" maxWidth="760px" marginBottom="2">
-                  {T.oursLead}
-                </Box>
-                <AnswerGrid table={table} picked={key} onPick={(cell) => go(cell === key ? {} : { cell })} />
+          row && <RowPanel row={row} onClose={close} />
+        )
+      }
+      onClose={close}
+    >
+      {picture && <OnlyPicked totals={picture.totals} />}
+      {!source || !found || !table || !picture || !toldHere || place === undefined ? (
+        <Box role="status">{T.building(share)}</Box>
+      ) : table.rows.length + theirs.length === 0 ? (
+        <Box>{T.nothing}</Box>
+      ) : (
+        <Flex direction="column" gap="7">
+          {table.rows.length > 0 && (
+            <Box as="section">
+              <Box color="inkSoft" maxWidth="760px" marginBottom="2">
+                {T.oursLead}
               </Box>
-            )}
-            <TheirList rows={theirs} state={state} />
-            <ChancesHere place={place} lines={picture.lines} />
-            <EitherHere source={source} found={found} place={place} />
-            <Box display="grid" gridTemplateColumns={{ base: '1fr', md: '1fr 1fr' }} gap="7">
-              <Way picture={picture} place={place} />
-              <HoldsHere source={source} place={place} />
-              <TimesHere source={source} place={place} />
+              <AnswerGrid table={table} picked={key} onPick={(cell) => go(cell === key ? {} : { cell })} />
             </Box>
-          </Flex>
-        )}
-      </Box>
-      {picked && place && (
-        <Box
-          width={{ base: '100%', md: '372px' }}
-          flexShrink="0"
-          borderLeftWidth={{ base: '0', md: '1px' }}
-          overflowY="auto"
-          className="no-print"
-        >
-          <CellPanel place={place} row={picked.row} cell={picked.cell} onClose={() => go({})} />
-        </Box>
+          )}
+          <TheirList rows={theirs} state={state} />
+          <ChancesHere place={place} lines={picture.lines} />
+          <EitherHere source={source} found={found} place={place} />
+          <Parts>
+            <Way picture={picture} place={place} />
+            <HoldsHere source={source} place={place} />
+            <ToldHere
+              place={place}
+              rows={toldHere}
+              picked={rowKey}
+              onPick={(r) => go(r.key === rowKey ? {} : { row: r.key })}
+            />
+            <TimesList times={timesHere(source, place)} />
+          </Parts>
+        </Flex>
       )}
-    </Flex>
+    </PageFrame>
   );
 };

@@ -7,9 +7,9 @@ import { Action, Heading, Subheading } from '../../design/index.js';
 import { mapWorker } from '../../workers/map.client.js';
 import type { MapComparison } from '../../workers/map.protocol.js';
 import { useWords } from '../library/index.js';
-import { ViewChoices, ViewSentence, useMapPicture, type MapState } from '../map/index.js';
+import { MapNav, ViewChoices, ViewSentence, useMapPicture, type MapState } from '../map/index.js';
 import { sayEntry } from './sayMet.js';
-import { COMPARE_TEXT as T, SHEET_TEXT } from './sheets.text.js';
+import { COMPARE_TEXT as T } from './sheets.text.js';
 
 const VERDICTS = ['better', 'worse', 'new', 'gone', 'no difference to be seen'] as const;
 const AT_ONCE = 10;
@@ -146,15 +146,13 @@ export const CompareScreen = (): React.JSX.Element => {
   const [isWhy, setWhy] = useState(false);
   const groups = found?.groups ?? [];
   return (
-    <Box paddingInline={{ base: '4', md: '8' }} paddingBlock="6" maxWidth="1080px">
-      <Flex alignItems="baseline" gap="4" wrap="wrap" marginBottom="2">
+    <Box paddingInline={{ base: '4', md: '8' }} paddingTop="3" paddingBottom="6" maxWidth="1080px">
+      <MapNav />
+      <Flex alignItems="baseline" gap="4" wrap="wrap" marginTop="2" marginBottom="2">
         <Heading>{T.title}</Heading>
         <Box flex="1" />
         <Action tone="quiet" aria-expanded={isWhy} onClick={() => setWhy(!isWhy)}>
           {T.why}
-        </Action>
-        <Action asChild tone="quiet">
-          <Link to="/map">{SHEET_TEXT.toMap}</Link>
         </Action>
       </Flex>
       <Box color="inkSoft" marginBottom="3" maxWidth="760px">

@@ -4,25 +4,21 @@ import {
   holdKey,
   holdKindsOf,
   spreadOf,
-  timesOf,
   type AnswersFound,
   type AskedFor,
-  type HoldKind,
   type PlaceId,
   type SheetSource,
   type TheirRow,
-  type Words,
+  type Times,
 } from '@odograph/core';
 import { useMemo } from 'react';
+import { Link } from 'react-router';
 import { IntervalBand, Subheading } from '../../design/index.js';
 import { useWords } from '../library/index.js';
 import { AnsweredMark } from './AnsweredMark.js';
 import { PutOnList } from './CellPanel.js';
-import { sayEntry } from './sayMet.js';
-import { ANSWERED_TEXT, HOLD_TEXT, SHEET_TEXT as T } from './sheets.text.js';
-
-const sayHold = ({ limb, kind, target, sides }: HoldKind, words: Words): string =>
-  HOLD_TEXT.hold(limb, HOLD_TEXT.kinds[kind], words.name('target', target), sides);
+import { sayEntry, sayHold } from './sayMet.js';
+import { ANSWERED_TEXT, SHEET_TEXT as T } from './sheets.text.js';
 
 /** What the other side does from here, with what was done about it. */
 export const TheirList = ({
@@ -95,7 +91,7 @@ export const HoldsHere = ({
       <Box as="ul" listStyleType="none" marginTop="1">
         {holds.slice(0, MOST_HOLDS).map(({ hold, groups, n }) => (
           <Box as="li" key={holdKey(hold)} paddingBlock="0.5">
-            {sayHold(hold, words)}{' '}
+            <Link to={`/map/hold?of=${encodeURIComponent(holdKey(hold))}`}>{sayHold(hold, words)}</Link>{' '}
             <Box as="span" color="inkSoft">
               {T.holdUse(groups, n)}
             </Box>
@@ -150,30 +146,18 @@ export const EitherHere = ({
   );
 };
 
-/** How long what is done from here takes. */
-export const TimesHere = ({
-  source,
-  place,
-}: {
-  readonly source: SheetSource;
-  readonly place: PlaceId;
-}): React.JSX.Element | null => {
-  const said = useMemo(() => {
-    const { toCommit, toEnd, toFollowUp } = timesOf(
-      source.cases.filter((c) => c.from === place && c.whose === 'own'),
-      source,
-    );
-    return (
-      [
-        [T.toCommit, toCommit],
-        [T.toEnd, toEnd],
-        [T.toFollow, toFollowUp],
-      ] as const
-    ).flatMap(([what, seconds]) => {
-      const spread = spreadOf(seconds);
-      return spread ? [T.spread(what, spread.medianS, spread.quarterS, spread.threeQuartersS, spread.n)] : [];
-    });
-  }, [source, place]);
+/** How long something takes: the middle, and the middle half. */
+export const TimesList = ({ times }: { readonly times: Times }): React.JSX.Element | null => {
+  const said = (
+    [
+      [T.toCommit, times.toCommit],
+      [T.toEnd, times.toEnd],
+      [T.toFollow, times.toFollowUp],
+    ] as const
+  ).flatMap(([what, seconds]) => {
+    const spread = spreadOf(seconds);
+    return spread ? [T.spread(what, spread.medianS, spread.quarterS, spread.threeQuartersS, spread.n)] : [];
+  });
   if (!said.length) return null;
   return (
     <Box as="section">

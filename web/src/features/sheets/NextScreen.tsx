@@ -5,7 +5,7 @@ import { useSelector } from 'react-redux';
 import { Link } from 'react-router';
 import { Action, Heading, Subheading } from '../../design/index.js';
 import { useWords } from '../library/index.js';
-import { OnlyPicked, ViewSentence, useMapPicture, type MapState } from '../map/index.js';
+import { MapNav, OnlyPicked, ViewSentence, useMapPicture, type MapState } from '../map/index.js';
 import type { MapPicture } from '../../workers/map.protocol.js';
 import { AnsweredMark } from './AnsweredMark.js';
 import { PutOnList } from './CellPanel.js';
@@ -79,13 +79,11 @@ export const NextScreen = (): React.JSX.Element => {
   );
   const { done: holes, share: counted } = useInSlices(steps ?? undefined);
   return (
-    <Box paddingInline={{ base: '4', md: '8' }} paddingBlock="6" maxWidth="1180px">
-      <Flex alignItems="baseline" gap="4" wrap="wrap" marginBottom="2">
+    <Box paddingInline={{ base: '4', md: '8' }} paddingTop="3" paddingBottom="6" maxWidth="1180px">
+      <MapNav />
+      <Flex alignItems="baseline" gap="4" wrap="wrap" marginTop="2" marginBottom="2">
         <Heading>{T.title}</Heading>
         <Box flex="1" />
-        <Action asChild tone="quiet">
-          <Link to="/map">{SHEET_TEXT.toMap}</Link>
-        </Action>
         <Action asChild tone="quiet">
           <Link to="/to-do?kind=find">{T.list}</Link>
         </Action>

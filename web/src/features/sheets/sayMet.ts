@@ -1,5 +1,5 @@
-import { type Column, type Words } from '@odograph/core';
-import { SHEET_TEXT as T } from './sheets.text.js';
+import type { Column, HoldKind, Words } from '@odograph/core';
+import { HOLD_TEXT, SHEET_TEXT as T } from './sheets.text.js';
 
 /** What was met, in words: their reaction, their attack, nothing, or that nobody said. */
 export const sayMet = (column: Column, words: Words): string => {
@@ -13,3 +13,6 @@ export const sayEntry = (
   { action, bait }: { readonly action: string; readonly bait: boolean },
   words: Words,
 ): string => (bait ? T.bait(words.name('action', action)) : words.name('action', action));
+
+export const sayHold = ({ limb, kind, target, sides }: HoldKind, words: Words): string =>
+  HOLD_TEXT.hold(limb, HOLD_TEXT.kinds[kind], words.name('target', target), sides);

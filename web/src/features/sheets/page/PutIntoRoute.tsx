@@ -1,0 +1,62 @@
+import { Flex } from '@chakra-ui/react';
+import { placeName, type RouteStep } from '@odograph/core';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { v7 as newId } from 'uuid';
+import { Action, Picked } from '../../../design/index.js';
+import { useLibrary, useMayWrite, useWords } from '../../library/index.js';
+import { useEdit } from '../../replica/index.js';
+import { PAGE_TEXT as T } from './page.text.js';
+import type { SheetRow } from './rows.js';
+
+const NEW = 'new';
+
+/** Puts a line of a sheet behind the steps of a route that is kept, or begins a route with it. */
+export const PutIntoRoute = ({ line }: { readonly line: NonNullable<SheetRow['line']> }): React.JSX.Element | null => {
+  const { routes } = useLibrary();
+  const mayWrite = useMayWrite();
+  const words = useWords();
+  const edit = useEdit();
+  const name = T.from(words.name('action', line.action), placeName(line.from, words));
+  const [which, setWhich] = useState<string>();
+  const [put, setPut] = useState<{ readonly id: string; readonly name: string }>();
+  const into = which ?? routes[0]?.id ?? NEW;
+  if (!mayWrite) return null;
+  const onPut = (): void => {
+    const step: RouteStep = { id: newId(), ...line, clipId: null, cue: '', note: '' };
+    const route = routes.find((r) => r.id === into);
+    if (route) edit({ kind: 'route', id: route.id, changes: { steps: [...route.steps, step] } });
+    const id = route?.id ?? newId();
+    if (!route) edit({ kind: 'new route', route: { id, version: 0, name, steps: [step] } });
+    setPut({ id, name: route?.name ?? name });
+  };
+  return (
+    <Flex gap="2" alignItems="center" wrap="wrap" marginTop="3">
+      {put ? (
+        <>
+          <span role="status">{T.inRoute(put.name)}</span>
+          <Action asChild tone="quiet">
+            <Link to={`/routes/${put.id}`}>{T.toRoutePage}</Link>
+          </Action>
+        </>
+      ) : (
+        <>
+          <Action onClick={onPut}>{T.toRoute}</Action>
+          <Picked
+            aria-label={T.whichRoute}
+            value={into}
+            maxWidth="190px"
+            onChange={(e) => setWhich(e.currentTarget.value)}
+          >
+            {routes.map((r) => (
+              <option key={r.id} value={r.id}>
+                {r.name}
+              </option>
+            ))}
+            <option value={NEW}>{T.newRoute}</option>
+          </Picked>
+        </>
+      )}
+    </Flex>
+  );
+};

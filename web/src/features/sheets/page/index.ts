@@ -1,0 +1,6 @@
+export { EntryScreen } from './EntryScreen.js';
+export { HoldScreen } from './HoldScreen.js';
+export { ReactionScreen } from './ReactionScreen.js';
+export { ShapeScreen } from './ShapeScreen.js';
+export { PageFrame, Parts, RowPanel, WhichOne } from './SheetPage.js';
+export { ToldHere, toldRows } from './ToldHere.js';
