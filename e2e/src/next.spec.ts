@@ -138,4 +138,9 @@ test('a use of a hold should open its clips, a line of an entry go into a route,
   await pages.getByRole('link', { name: 'Shape' }).click();
   await page.getByRole('button', { name: /^side control, top .*% of all ways/ }).click();
   await expect(page.getByTestId('on-the-spot')).toContainText('side control, top');
+
+  // on the map a place unfolds: what was met, and the way on from there
+  await page.goto(`${running.url}/map?place=closed-guard%2Fbottom`);
+  await page.getByRole('link', { name: /^hip-bump sweep, they post a hand: / }).click();
+  await expect(page.getByRole('complementary', { name: 'hip-bump sweep, they post a hand' })).toBeVisible();
 });

@@ -21,7 +21,10 @@ import type { GripSet } from './types.js';
 export type Logged = { readonly attempt: Attempt; readonly footage: Footage; readonly isThorough: boolean };
 
 /** What counting needs of a footage. */
-export type FootageRow = Pick<Footage, 'id' | 'setting' | 'gi' | 'date' | 'athleteA' | 'athleteB' | 'skewedBy'>;
+export type FootageRow = Pick<
+  Footage,
+  'id' | 'setting' | 'gi' | 'date' | 'athleteA' | 'athleteB' | 'skewedBy' | 'ruleset' | 'level'
+>;
 
 /** How an attempt enters the figures; `gone` = it is not there any more. */
 export const ROW_KINDS = ['gone', 'draft', 'unplaced', 'left out', 'shown', 'counted'] as const;
@@ -131,10 +134,10 @@ export class RowTable {
   }
 
   setFootage(footage: FootageRow): number {
-    const { id, setting, gi, date, athleteA, athleteB, skewedBy } = footage;
+    const { id, setting, gi, date, athleteA, athleteB, skewedBy, ruleset, level } = footage;
     const number = this.footageNumbers.get(id) ?? this.footage.length;
     this.footageNumbers.set(id, number);
-    this.footage[number] = { id, setting, gi, date, athleteA, athleteB, skewedBy };
+    this.footage[number] = { id, setting, gi, date, athleteA, athleteB, skewedBy, ruleset, level };
     return number;
   }
 

@@ -40,6 +40,7 @@ const views: readonly CountingView[] = [
   { includePicked: false },
   { includePicked: true, settings: ['competition'] },
   { includePicked: false, skewedBy: 'tired' },
+  { includePicked: true, ruleset: 'Harbour rules', level: 'brown belts' },
   { includePicked: false, pointOfView: { kind: 'athletes', ids: ['F1 a', 'F2 d'] } },
 ];
 const asError = (error: Pick<ErrorUse, 'by' | 'cause'>, i: number): ErrorUse => ({
@@ -163,6 +164,10 @@ describe('what a view lets through', () => {
       1, 1, 2,
     ]);
     expect(attempts({ skewedBy: 'injury' }, two)).toBe(0);
+    const brown = { ...LOGGED[0]!, footage: { ...FOOTAGE.F1, id: 'brown', ruleset: 'Harbour rules', level: 'brown' } };
+    const three = [LOGGED[0]!, { ...brown, attempt: { ...brown.attempt, id: '1-brown' } }];
+    expect([attempts({ ruleset: 'Harbour rules' }, three), attempts({ level: 'brown' }, three)]).toEqual([1, 1]);
+    expect([attempts({ level: 'blue' }, three), attempts({}, three)]).toEqual([0, 2]);
     const days = [
       day('2031-05-24'),
       { ...day('2031-05-25'), attempt: { ...LOGGED[0]!.attempt, id: 'other', footageId: 'x' } },

@@ -11,6 +11,8 @@ export type CountingView = {
   readonly settings?: readonly Setting[];
   readonly gi?: boolean;
   /** Only footage whose figures say less for this reason, or for none. */ readonly skewedBy?: Skew | 'nothing';
+  /** Only footage whose sheet names these rules; this level. */ readonly ruleset?: string;
+  readonly level?: string;
   /** First and last day, both included; footage without a day is left out where one is said. */
   readonly fromDay?: string;
   readonly toDay?: string;
@@ -23,6 +25,8 @@ const isInView = (footage: FootageRow, view: CountingView): boolean =>
   (view.settings === undefined || view.settings.includes(footage.setting)) &&
   (view.gi === undefined || footage.gi === view.gi) &&
   (view.skewedBy === undefined || (footage.skewedBy ?? 'nothing') === view.skewedBy) &&
+  (view.ruleset === undefined || footage.ruleset === view.ruleset) &&
+  (view.level === undefined || footage.level === view.level) &&
   (view.fromDay === undefined || (footage.date !== null && footage.date >= view.fromDay)) &&
   (view.toDay === undefined || (footage.date !== null && footage.date <= view.toDay));
 

@@ -12,6 +12,7 @@ import {
   askedFor,
   columnKey,
   coverageOf,
+  forksAt,
   foundFor,
   isHole,
   theirTable,
@@ -276,5 +277,24 @@ describe('on small libraries', () => {
       }),
       { numRuns: 300 },
     );
+  });
+});
+
+describe('where lines split', () => {
+  const forks = (id: string): readonly string[] =>
+    forksAt(place(id), source, words).map(
+      ({ action, bait, to, met, status, answers }) =>
+        `${action}${bait ? ' (bait)' : ''} → ${to} × ${met.what}: ${status} ${answers.map((a) => `${a.action} → ${a.to}`).join()}`,
+    );
+
+  test('each reaction should lie on the line of the attempts that met it, with where its answers lead', () => {
+    expect(forks('closed-guard/bottom')).toEqual([
+      'hip-bump → closed-guard/bottom × posts: works double-wrist-lock → won:double-wrist-lock',
+    ]);
+    expect(forks('mount/top')).toEqual([
+      'armlock → armlock-hold/attacker × clasps: works armlock → won:straight-armlock',
+      'collar-choke (bait) → mount/top × hands-to-collar: tried armlock → armlock-hold/attacker',
+    ]);
+    expect(forks('nowhere/top')).toEqual([]);
   });
 });

@@ -43,3 +43,4 @@ export {
 } from './details.js';
 export { entriesOf, entrySheet, type EntrySheet } from './entrySheet.js';
 export { reactionSheet, reactionsMet, type ReactionSheet } from './reactionSheet.js';
+export { forksAt, type Fork } from './forks.js';

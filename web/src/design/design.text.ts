@@ -39,3 +39,12 @@ export const EVIDENCE_TEXT = {
 export const WORD_FIELD_TEXT = {
   nothing: (typed: string) => `No word here sounds like “${typed}”.`,
 } as const;
+
+export const DAY_TEXT = {
+  example: '3 Nov 2026',
+  pick: 'Pick the day',
+  pickFor: (label: string): string => `Pick: ${label}`,
+  noDay: 'No such day. Try 3 Nov 2026.',
+  before: 'The month before',
+  after: 'The month after',
+} as const;

@@ -17,3 +17,4 @@ export { saveText } from './saveText.js';
 export { faultText } from './faults.text.js';
 export { UP_TEXT } from './design.text.js';
 export { PickFile } from './PickFile.js';
+export { DayField } from './DayField.js';

@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useState, type FormEvent } from 'react';
-import { Action, Choice, Counted, FormActions, Labelled, Ruled, Subheading } from '../../design/index.js';
+import { DayField, Action, Choice, Counted, FormActions, Labelled, Subheading } from '../../design/index.js';
 import { FOOTAGE_TEXT as T } from './footage.text.js';
 import { SheetConsent, SheetCounts, SheetEvent, SheetWho } from './SheetParts.js';
 import { sheetProblems, type Sheet, type SheetProblem } from './sheet.js';
@@ -59,7 +59,7 @@ export const SheetForm = ({
             <Counted name="title" value={sheet.title} limit={120} onChange={(e) => set({ title: e.target.value })} />
           </Labelled>
           <Labelled label={T.date}>
-            <Ruled name="date" type="date" value={sheet.date} onChange={(e) => set({ date: e.target.value })} />
+            <DayField name="date" value={sheet.date} onChange={(date) => set({ date })} />
           </Labelled>
         </Flex>
         <Flex gap="5" marginBottom="5" alignItems="flex-end" wrap="wrap">

@@ -52,6 +52,7 @@ const show = (place?: PlaceId) => {
         place={place}
         target={undefined}
         inHand={undefined}
+        unfolded={undefined}
         width={900}
         height={600}
         onPick={on.pick}

@@ -2,14 +2,17 @@ import { layoutMap, type MapLayout, type PlaceId } from '@odograph/core';
 import { useMemo, useRef, useState } from 'react';
 import { useWords } from '../library/index.js';
 import type { MapLine, MapPicture } from '../../workers/map.protocol.js';
+import { cellKey } from './answersLink.js';
 import { curveBetween, loopAt, placeTexts, type Curve, type Point } from './curves.js';
 import { longText } from './lineText.js';
-import { MAP_TEXT as T } from './map.text.js';
+import { MAP_TEXT as T, UNFOLDED_TEXT } from './map.text.js';
 import { Arrows, Columns, HeightAxis } from './MapAxes.js';
 import { LineTexts, Lines } from './MapLines.js';
 import { MapPlace } from './MapPlace.js';
 import { columnwise, neighbour } from './neighbour.js';
 import { AXIS, FOOT, LINE_HEIGHT, measure } from './sizes.js';
+import { answerKey, drawForks, drawSaid, forkTexts, type Unfolded } from './unfolded.js';
+import { UnfoldedHere, forkText } from './UnfoldedHere.js';
 
 type Props = {
   readonly picture: MapPicture;
@@ -18,6 +21,7 @@ type Props = {
   readonly place: PlaceId | undefined;
   readonly target: PlaceId | undefined;
   readonly inHand: string | undefined;
+  /** What lies open at the place picked. */ readonly unfolded: Unfolded | undefined;
   readonly width: number;
   readonly height: number;
   readonly onPick: (place: PlaceId, isTarget: boolean) => void;
@@ -41,6 +45,46 @@ const curvesOf = (layout: MapLayout, lines: readonly MapLine[]): ReadonlyMap<str
 };
 
 const NO_TEXTS: ReadonlyMap<string, Point> = new Map();
+const NOTHING: Unfolded = { forks: [], said: [] };
+
+/** What is written round the place picked, and the forks there: marks first, then lines, then what is only said. */
+const useRound = (
+  place: PlaceId | undefined,
+  lines: readonly MapLine[],
+  { forks, said }: Unfolded,
+  layout: MapLayout,
+  curves: ReadonlyMap<string, Curve>,
+) => {
+  const words = useWords();
+  return useMemo(() => {
+    // at rest the ink speaks: words come where somebody points, and round a place
+    if (place === undefined) return { texts: NO_TEXTS, forkTexts: NO_TEXTS, forks: [], said: [] };
+    const drawn = drawForks(forks, place, lines, curves, layout);
+    const marks = forkTexts(
+      drawn.map(({ fork, at }) => ({ id: cellKey(fork, fork.met), at, width: measure(forkText(fork, words)) + 2 })),
+      layout.places.map((p) => p.box),
+    );
+    const saidLines = drawSaid(said, place, layout);
+    const wishes = lines.flatMap((line) => {
+      const curve = curves.get(line.id);
+      if (!curve) return [];
+      const texts = [words.name('action', line.action), longText(line)];
+      return [{ id: line.id, curve, width: Math.max(...texts.map(measure)) + 4, height: texts.length * 15 }];
+    });
+    const saidWishes = saidLines.map(({ line, curve }) => ({
+      ...{ id: `said ${line.action} ${line.to}`, curve, height: 15 },
+      width: measure(UNFOLDED_TEXT.saidShort(words.name('action', line.action), line.by === 'planned')),
+    }));
+    const answerWishes = drawn.flatMap(({ fork, answers }) =>
+      answers.map(({ action, curve }) => ({
+        ...{ id: answerKey(fork, action), curve, height: 15 },
+        width: measure(UNFOLDED_TEXT.answer(words.name('action', action))),
+      })),
+    );
+    const texts = placeTexts([...wishes, ...answerWishes, ...saidWishes], marks.boxes);
+    return { texts, forkTexts: new Map([...marks.texts, ...texts]), forks: drawn, said: saidLines };
+  }, [place, lines, forks, said, layout, curves, words]);
+};
 
 /** The map as a picture: column = family, height = how good; lines are what was seen to happen. */
 export const MapPlot = ({
@@ -50,6 +94,7 @@ export const MapPlot = ({
   place,
   target,
   inHand,
+  unfolded,
   width,
   height,
   onPick,
@@ -69,20 +114,7 @@ export const MapPlot = ({
     [places, lines, picture, words, width, height],
   );
   const curves = useMemo(() => curvesOf(layout, lines), [layout, lines]);
-  const texts = useMemo(() => {
-    // at rest the ink speaks: words come where somebody points, and round a place
-    if (place === undefined) return NO_TEXTS;
-    const wishes = lines.flatMap((line) => {
-      const curve = curves.get(line.id);
-      if (!curve) return [];
-      const said = [words.name('action', line.action), longText(line)];
-      return [{ id: line.id, curve, width: Math.max(...said.map(measure)) + 4, height: said.length * 15 }];
-    });
-    return placeTexts(
-      wishes,
-      layout.places.map((p) => p.box),
-    );
-  }, [lines, curves, layout, place, words]);
+  const round = useRound(place, lines, unfolded ?? NOTHING, layout, curves);
   const yOf = (h: number): number => layout.zeroY - h * layout.unitY;
   const ids = new Set(layout.places.map((p) => p.id));
   const dots = useRef(new Map<PlaceId, SVGGElement>());
@@ -109,7 +141,10 @@ export const MapPlot = ({
       <g transform={`translate(${AXIS} 0)`}>
         <Columns layout={layout} yOf={yOf} height={height} />
         <Lines {...of} ids={ids} onHover={setHovered} onLine={onLine} />
-        <LineTexts {...of} texts={texts} isClose={place !== undefined} />
+        <LineTexts {...of} texts={round.texts} isClose={place !== undefined} />
+        {place !== undefined && (
+          <UnfoldedHere {...{ place, words }} forks={round.forks} said={round.said} texts={round.forkTexts} />
+        )}
         {inOrder.map((p) => (
           <MapPlace
             key={p.id}

@@ -4,6 +4,7 @@ import { useDeferredValue, useMemo, useState } from 'react';
 import { useSelector } from 'react-redux';
 import { Link } from 'react-router';
 import { Action, Heading, useSize } from '../../design/index.js';
+import type { MapLine } from '../../workers/map.protocol.js';
 import { NOTHING_FOR_STUDENTS, useMayWrite, useWords } from '../library/index.js';
 import type { MapState } from './map.listener.js';
 import { MAP_TEXT as T } from './map.text.js';
@@ -13,11 +14,13 @@ import { MapTable } from './MapTable.js';
 import { PlaceSheet } from './PlaceSheet.js';
 import { MOST_PLACES, mostOf, mostThatFit } from './sizes.js';
 import { useOnMap } from './useOnMap.js';
+import { placesUnfolded, useUnfolded } from './useUnfolded.js';
 import { useMapPicture } from './useMapPicture.js';
 
 /** Lines round a place that are drawn; the sheet beside has all of them. */
 const MOST_NEAR = 40;
 const SHEET = 372;
+const NO_LINES: readonly MapLine[] = [];
 
 export const MapScreen = (): React.JSX.Element => {
   const mayWrite = useMayWrite();
@@ -35,12 +38,14 @@ export const MapScreen = (): React.JSX.Element => {
   const most = asked ?? fitting;
   // what is said of a place stands beside at once; the picture follows in slices
   const drawn = useDeferredValue(place);
+  const unfolded = useUnfolded(drawn, picture?.lines ?? NO_LINES);
   const shown = useMemo(() => {
     const lines = picture?.lines ?? [];
     if (drawn === undefined) return mostOf(lines, most);
     const near = neighboursOf(lines, drawn, MOST_NEAR);
-    return target === undefined ? near : { ...near, places: [...new Set([...near.places, target])] };
-  }, [picture, drawn, target, most]);
+    const more = [...(target === undefined ? [] : [target]), ...(unfolded ? placesUnfolded(unfolded) : [])];
+    return more.length ? { ...near, places: [...new Set([...near.places, ...more])] } : near;
+  }, [picture, drawn, target, most, unfolded]);
 
   if (failed)
     return (
@@ -97,6 +102,7 @@ export const MapScreen = (): React.JSX.Element => {
               place={drawn}
               target={target}
               inHand={lineId}
+              unfolded={unfolded}
               width={size.width}
               height={size.height}
               onPick={pick}

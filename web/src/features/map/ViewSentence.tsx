@@ -1,7 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { SKEWS, type CountingView, type Setting, type Skew } from '@odograph/core';
 import { useDispatch, useSelector } from 'react-redux';
-import { Action, Picked, Ruled } from '../../design/index.js';
+import { Action, DayField, Picked } from '../../design/index.js';
 import { useLibrary } from '../library/index.js';
 import type { MapState } from './map.listener.js';
 import { viewChosen } from './map.slice.js';
@@ -17,6 +17,40 @@ const changed = (
 ): CountingView => {
   const next = { ...view, ...change };
   return Object.fromEntries(Object.entries(next).filter(([, value]) => value !== undefined)) as CountingView;
+};
+
+/** One of the rules, or of the levels, that sheets of footage name; not there where they name no two. */
+const OfSheet = ({
+  label,
+  any,
+  of,
+  value,
+  onChange,
+}: {
+  readonly label: string;
+  readonly any: string;
+  readonly of: 'ruleset' | 'level';
+  readonly value: string | undefined;
+  readonly onChange: (value: string | undefined) => void;
+}): React.JSX.Element | null => {
+  const { footage } = useLibrary();
+  const named = new Set(footage.flatMap((f) => (f[of] ? [f[of]] : [])));
+  if (value !== undefined) named.add(value);
+  if (named.size < 2 && value === undefined) return null;
+  return (
+    <Picked
+      aria-label={label}
+      fontSize="16px"
+      maxWidth="150px"
+      value={value ?? ''}
+      onChange={(e) => onChange(e.target.value || undefined)}
+    >
+      <option value="">{any}</option>
+      {[...named].sort().map((name) => (
+        <option key={name}>{name}</option>
+      ))}
+    </Picked>
+  );
 };
 
 /** What is counted, as a sentence of choices: whose game, which footage, which days. */
@@ -106,23 +140,29 @@ export const ViewChoices = ({
           <option key={skew}>{skew}</option>
         ))}
       </Picked>
+      <OfSheet
+        label={T.rules}
+        any={T.anyRules}
+        of="ruleset"
+        value={view.ruleset}
+        onChange={(ruleset) => set({ ruleset })}
+      />
+      <OfSheet label={T.level} any={T.anyLevel} of="level" value={view.level} onChange={(level) => set({ level })} />
       {T.from_}
-      <Ruled
-        type="date"
-        aria-label={T.firstDay}
-        width="auto"
-        fontSize="14px"
+      <DayField
+        label={T.firstDay}
+        placeholder={T.anyDay}
+        width="124px"
         value={view.fromDay ?? ''}
-        onChange={(e) => set({ fromDay: e.target.value || undefined })}
+        onChange={(day) => set({ fromDay: day || undefined })}
       />
       {T.until}
-      <Ruled
-        type="date"
-        aria-label={T.lastDay}
-        width="auto"
-        fontSize="14px"
+      <DayField
+        label={T.lastDay}
+        placeholder={T.anyDay}
+        width="124px"
         value={view.toDay ?? ''}
-        onChange={(e) => set({ toDay: e.target.value || undefined })}
+        onChange={(day) => set({ toDay: day || undefined })}
       />
       {isNarrowed && (
         <Action tone="quiet" fontSize="16px" onClick={() => onView({ includePicked: view.includePicked })}>

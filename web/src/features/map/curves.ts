@@ -1,5 +1,5 @@
 export type Point = { readonly x: number; readonly y: number };
-type Box = Point & { readonly width: number; readonly height: number };
+export type Box = Point & { readonly width: number; readonly height: number };
 /** A dot with the room that it and its label take up. */
 export type Spot = Point & { readonly box: Box };
 /** `at(t)` is the point at part t (0–1) of it. */
@@ -47,7 +47,7 @@ export const loopAt = (p: Point, nth: number): Curve => {
   };
 };
 
-const overlaps = (a: Box, b: Box): boolean =>
+export const overlaps = (a: Box, b: Box): boolean =>
   a.x < b.x + b.width && b.x < a.x + a.width && a.y < b.y + b.height && b.y < a.y + a.height;
 const PARTS = [0.5, 0.42, 0.58, 0.34, 0.66, 0.26, 0.74, 0.18, 0.82] as const;
 

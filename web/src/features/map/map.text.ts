@@ -1,3 +1,5 @@
+import type { Answered } from '@odograph/core';
+
 export const MAP_TEXT = {
   title: 'Map',
   empty: 'The map draws itself from your clips. A clip with position, entry and result is a line on it.',
@@ -29,8 +31,13 @@ export const MAP_TEXT = {
   skewed: 'Why its numbers say less',
   anySkew: 'whatever skews it',
   noSkew: 'nothing skewing it',
+  rules: 'Rules',
+  anyRules: 'any rules',
+  level: 'Level',
+  anyLevel: 'any level',
   from_: 'from',
   firstDay: 'First day',
+  anyDay: 'any day',
   until: 'until',
   lastDay: 'Last day',
   everything: 'Count everything',
@@ -127,4 +134,23 @@ export const MAP_NAV_TEXT = {
     '/map/next': 'Find or film next',
     '/map/compare': 'Compare',
   },
+} as const;
+
+export const ANSWERED_TEXT: Readonly<Record<Answered, string>> = {
+  works: 'works',
+  tried: 'tried',
+  shown: 'shown',
+  'only said': 'only said',
+  unanswered: 'no answer',
+};
+
+export const UNFOLDED_TEXT = {
+  they: (what: string): string => `they ${what}`,
+  their: (what: string): string => `their ${what}`,
+  fork: (entry: string, met: string, status: string, answers: string): string =>
+    `${entry}, ${met}: ${status}${answers ? `, with ${answers}` : ''}`,
+  answer: (action: string): string => `then ${action}`,
+  said: (action: string, to: string, isPlanned: boolean): string =>
+    `${action} to ${to}: ${isPlanned ? 'planned in a route' : 'only said'}, never seen from here`,
+  saidShort: (action: string, isPlanned: boolean): string => `${action} (${isPlanned ? 'planned' : 'only said'})`,
 } as const;

@@ -3,15 +3,13 @@ import { columnKey, isHole, type AnswerRow, type AnswerTable, type Cell } from '
 import { Link } from 'react-router';
 import { IntervalBand } from '../../design/index.js';
 import { useWords } from '../library/index.js';
+import { ANSWERED_TEXT, cellKey } from '../map/index.js';
 import { AnsweredMark } from './AnsweredMark.js';
 import { sheetOf } from './page/rows.js';
 import { sayEntry, sayMet } from './sayMet.js';
-import { ANSWERED_TEXT, SHEET_TEXT as T } from './sheets.text.js';
+import { SHEET_TEXT as T } from './sheets.text.js';
 
 const CELL = 148;
-
-export const cellKey = (row: Pick<AnswerRow, 'action' | 'bait'>, cell: Pick<Cell, 'column'>): string =>
-  `${row.action}${row.bait ? ' (bait)' : ''} × ${columnKey(cell.column)}`;
 
 const triesOf = ({ n, worked, seen }: Pick<Cell, 'n' | 'worked' | 'seen'>): string =>
   n ? `${T.tries(n, worked)}${seen ? T.alsoSeen(seen) : ''}` : seen ? T.seenOnly(seen) : T.noTries;
@@ -55,7 +53,7 @@ const Square = ({
           triesOf(cell),
         ].join(': ')}
         onClick={onPick}
-        data-cell={cellKey(row, cell)}
+        data-cell={cellKey(row, cell.column)}
       >
         {cell.status && (
           <Flex as="span" gap="1.5" alignItems="center" fontWeight="600">
@@ -135,8 +133,8 @@ export const AnswerGrid = ({
                       <Square
                         row={row}
                         cell={cell}
-                        isPicked={picked === cellKey(row, cell)}
-                        onPick={() => onPick(cellKey(row, cell))}
+                        isPicked={picked === cellKey(row, cell.column)}
+                        onPick={() => onPick(cellKey(row, cell.column))}
                       />
                     )}
                   </Box>

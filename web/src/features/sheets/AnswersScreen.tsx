@@ -15,10 +15,10 @@ import { useEffect, useMemo } from 'react';
 import { useSelector } from 'react-redux';
 import { Link, useSearchParams } from 'react-router';
 import { Action, Subheading } from '../../design/index.js';
-import { useWords } from '../library/index.js';
-import { OnlyPicked, useMapPicture, type MapState } from '../map/index.js';
+import { useWords, useSheetSource } from '../library/index.js';
+import { OnlyPicked, cellKey, type MapState, useMapPicture } from '../map/index.js';
 import type { MapPicture } from '../../workers/map.protocol.js';
-import { AnswerGrid, cellKey } from './AnswerGrid.js';
+import { AnswerGrid } from './AnswerGrid.js';
 import { askedIn, sayAsked } from './asked.js';
 import { CellPanel } from './CellPanel.js';
 import { ChancesHere } from './ChancesHere.js';
@@ -26,7 +26,6 @@ import { EitherHere, HoldsHere, TheirList, TimesList } from './MoreHere.js';
 import { PageFrame, Parts, RowPanel, ToldHere, WhichOne, toldRows } from './page/index.js';
 import { PLACE_TEXT, SHEET_TEXT as T } from './sheets.text.js';
 import { usePutOnList } from './usePutOnList.js';
-import { useSheetSource } from './useSheetSource.js';
 
 /** The places of a map at which somebody can stand and choose, those that carry most first. */
 const placesOf = (picture: MapPicture): readonly PlaceId[] =>
@@ -85,7 +84,9 @@ const useSheet = (picture: MapPicture | null) => {
   const key = search.get('cell') ?? undefined;
   const picked =
     table &&
-    table.rows.flatMap((row) => row.cells.flatMap((cell) => (cellKey(row, cell) === key ? [{ row, cell }] : [])))[0];
+    table.rows.flatMap((row) =>
+      row.cells.flatMap((cell) => (cellKey(row, cell.column) === key ? [{ row, cell }] : [])),
+    )[0];
   const go = (next: { readonly place?: string; readonly cell?: string; readonly row?: string }): void =>
     setSearch({ ...(place ? { place } : {}), ...next });
   const rowKey = search.get('row') ?? undefined;

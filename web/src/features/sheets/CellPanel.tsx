@@ -3,11 +3,11 @@ import { isHole, type AnswerRow, type AnswerSeen, type AskedFor, type Cell, type
 import { Link } from 'react-router';
 import { Action, Subheading } from '../../design/index.js';
 import { ClipLinks, useClipsOf, useLibrary, useMayWrite, useWords } from '../library/index.js';
-import { ClipOnTheSpot } from '../map/index.js';
+import { ANSWERED_TEXT, ClipOnTheSpot } from '../map/index.js';
 import { AnsweredMark } from './AnsweredMark.js';
 import { askedIn, sayAsked } from './asked.js';
 import { sayEntry, sayMet } from './sayMet.js';
-import { ANSWERED_TEXT, SHEET_TEXT as T } from './sheets.text.js';
+import { SHEET_TEXT as T } from './sheets.text.js';
 import { usePutOnList } from './usePutOnList.js';
 
 /** Puts what is missing on the list by one key or a press; where it stands there already, it leads to it. */

@@ -15,10 +15,11 @@ import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { IntervalBand, Subheading } from '../../design/index.js';
 import { useWords } from '../library/index.js';
+import { ANSWERED_TEXT } from '../map/index.js';
 import { AnsweredMark } from './AnsweredMark.js';
 import { PutOnList } from './CellPanel.js';
 import { sayEntry, sayHold } from './sayMet.js';
-import { ANSWERED_TEXT, SHEET_TEXT as T } from './sheets.text.js';
+import { SHEET_TEXT as T } from './sheets.text.js';
 
 /** What the other side does from here, with what was done about it. */
 export const TheirList = ({

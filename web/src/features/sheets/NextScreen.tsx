@@ -4,15 +4,14 @@ import { useMemo, useState } from 'react';
 import { useSelector } from 'react-redux';
 import { Link } from 'react-router';
 import { Action, Heading, Subheading } from '../../design/index.js';
-import { useWords } from '../library/index.js';
-import { MapNav, OnlyPicked, ViewSentence, useMapPicture, type MapState } from '../map/index.js';
-import type { MapPicture } from '../../workers/map.protocol.js';
+import { useWords, useInSlices, useSheetSource } from '../library/index.js';
+import { ANSWERED_TEXT, MapNav, OnlyPicked, ViewSentence, type MapState, useMapPicture } from '../map/index.js';
 import { AnsweredMark } from './AnsweredMark.js';
+import type { MapPicture } from '../../workers/map.protocol.js';
 import { PutOnList } from './CellPanel.js';
 import { OnlySaidList } from './OnlySaidList.js';
 import { sayEntry, sayMet } from './sayMet.js';
-import { ANSWERED_TEXT, NEXT_TEXT as T, SHEET_TEXT } from './sheets.text.js';
-import { useInSlices, useSheetSource } from './useSheetSource.js';
+import { NEXT_TEXT as T, SHEET_TEXT } from './sheets.text.js';
 
 const AT_ONCE = 20;
 

@@ -1,5 +1,4 @@
 export { AnswersScreen } from './AnswersScreen.js';
 export { CompareScreen } from './CompareScreen.js';
 export { NextScreen } from './NextScreen.js';
-export { useSheetSource } from './useSheetSource.js';
 export { EntryScreen, HoldScreen, ReactionScreen, ShapeScreen } from './page/index.js';

@@ -1,12 +1,4 @@
-import type { Answered, ControlKind } from '@odograph/core';
-
-export const ANSWERED_TEXT: Readonly<Record<Answered, string>> = {
-  works: 'works',
-  tried: 'tried',
-  shown: 'shown',
-  'only said': 'only said',
-  unanswered: 'no answer',
-};
+import type { ControlKind } from '@odograph/core';
 
 export const SHEET_TEXT = {
   whichPlace: 'Which place',

@@ -10,7 +10,7 @@ import {
 } from '@odograph/core';
 import { useMemo, useState } from 'react';
 import { v7 as newId } from 'uuid';
-import { Action, Choice, Labelled, Picked, Ruled } from '../../design/index.js';
+import { DayField, Action, Choice, Labelled, Picked, Ruled } from '../../design/index.js';
 import { useLibrary, useToday, useWords } from '../library/index.js';
 import { useEdit } from '../replica/index.js';
 import { BY_TEXT, KIND_HINT, KIND_TEXT, TODO_TEXT as T } from './todo.text.js';
@@ -135,7 +135,7 @@ export const AddTodo = ({
             <Ruled value={draft.by} maxLength={120} onChange={(e) => set({ by: e.currentTarget.value })} />
           </Labelled>
           <Labelled label={T.due}>
-            <Ruled type="date" value={draft.due} onChange={(e) => set({ due: e.currentTarget.value })} />
+            <DayField value={draft.due} onChange={(due) => set({ due })} />
           </Labelled>
           {hasOption && (
             <Labelled

@@ -9,8 +9,8 @@ import {
 } from '@odograph/core';
 import { useMemo } from 'react';
 import { useWords } from '../../library/index.js';
+import { ANSWERED_TEXT } from '../../map/index.js';
 import { sayEntry } from '../sayMet.js';
-import { ANSWERED_TEXT } from '../sheets.text.js';
 import { PAGE_TEXT, REACTION_PAGE_TEXT as T } from './page.text.js';
 import { Rows } from './Rows.js';
 import { sheetOf, wentRow, type SheetRow } from './rows.js';

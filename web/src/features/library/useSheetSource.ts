@@ -12,7 +12,7 @@ import {
   type Words,
 } from '@odograph/core';
 import { useEffect, useMemo, useState } from 'react';
-import { useLibrary, useWords } from '../library/index.js';
+import { useLibrary, useWords } from './useLibrary.js';
 import { inSlices } from './slices.js';
 
 /** The parts as they were made last, by their footage: one is made anew only where something of it has changed. */

@@ -1,0 +1,11 @@
+import { columnKey, type Column, type PlaceId } from '@odograph/core';
+
+/** How the address names a box of a table of answers. */
+export const cellKey = (
+  { action, bait }: { readonly action: string; readonly bait: boolean },
+  column: Column,
+): string => `${action}${bait ? ' (bait)' : ''} × ${columnKey(column)}`;
+
+/** Leads to the table of answers of a place, with one box in hand. */
+export const answersLink = (place: PlaceId, cell?: string): string =>
+  `/map/answers?place=${encodeURIComponent(place)}${cell === undefined ? '' : `&cell=${encodeURIComponent(cell)}`}`;
