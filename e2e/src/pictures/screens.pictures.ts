@@ -123,10 +123,10 @@ test('pictures of each screen', async ({ page, running }) => {
   await page.goto(`${running.url}/map`);
   await page.locator('[data-place]').first().waitFor();
   await take(page, 'map');
-  await page.goto(`${running.url}/map?place=mount/top`);
+  await page.goto(`${running.url}/map?place=closed-guard/bottom`);
   await page
     .getByRole('complementary')
-    .getByRole('button', { name: /straight armlock to/ })
+    .getByRole('button', { name: /hip-bump sweep to mount/ })
     .click();
   await page.locator('[data-testid=on-the-spot] [data-testid=picture][data-playing=true]').waitFor();
   await take(page, 'map-place');
@@ -136,21 +136,14 @@ test('pictures of each screen', async ({ page, running }) => {
   await page.locator('[data-cell]').first().click();
   await page.locator('[data-testid=on-the-spot] [data-testid=picture][data-playing=true]').waitFor();
   await take(page, 'answers');
+  await page.goto(`${running.url}/map/entry?of=hip-bump`);
+  await page.getByRole('button', { name: /^post a hand/ }).click();
+  await page.locator('[data-testid=on-the-spot] [data-testid=picture][data-playing=true]').waitFor();
+  await take(page, 'entry');
 
   await page.goto(`${running.url}/routes?from=clinch/even&to=any`);
   await page.getByTestId('route').first().waitFor();
   await take(page, 'routes');
-  await page.getByRole('link', { name: 'Play it' }).first().click();
-  await page.getByText('step 1 of 4').waitFor();
-  for (let i = 0; i < 3; i++) await page.keyboard.press('ArrowRight');
-  await page.getByText('step 4 of 4').waitFor();
-  await settled(page);
-  await page.waitForFunction(
-    () => Number(document.querySelector('[data-testid=picture]')?.getAttribute('data-frame')) > 1200,
-  );
-  await take(page, 'route-played');
-
-  await page.goto(`${running.url}/routes?from=clinch/even&to=any`);
   await page.getByRole('button', { name: 'Keep it' }).first().click();
   await page.getByLabel('Name').fill('From the clinch to the choke');
   await page.keyboard.press('Enter');

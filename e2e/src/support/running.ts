@@ -54,10 +54,14 @@ export class Running {
     private readonly env: Readonly<Record<string, string>> = {},
   ) {}
 
-  /** Started on a copy of the folder in which the demo is loaded and everything made of its files (`prepared.ts`). */
-  static async start(env: Readonly<Record<string, string>> = {}): Promise<Running> {
+  /** Started on a copy of the folder in which the demo is loaded and everything made of its files (`prepared.ts`); `prepare` puts more into it before. */
+  static async start(
+    env: Readonly<Record<string, string>> = {},
+    prepare: (folder: string) => void = () => undefined,
+  ): Promise<Running> {
     const folder = mkdtempSync(join(tmpdir(), 'odograph-journey-'));
     cpSync(process.env[TEMPLATE]!, folder, { recursive: true, preserveTimestamps: true });
+    prepare(folder);
     const running = new Running(await freePort(), folder, env);
     await running.up();
     return running;

@@ -39,7 +39,9 @@ const curvesOf = (layout: MapLayout, lines: readonly MapLine[]): ReadonlyMap<str
       const pair = `${line.from} ${line.to}`;
       const nth = between.get(pair) ?? 0;
       between.set(pair, nth + 1);
-      return [[line.id, from === to ? loopAt(from, nth) : curveBetween(from, to, nth)]];
+      if (from === to) return [[line.id, loopAt(from, nth)]];
+      const others = layout.places.flatMap((p) => (p === from || p === to ? [] : [p.box]));
+      return [[line.id, curveBetween(from, to, nth, others)]];
     }),
   );
 };

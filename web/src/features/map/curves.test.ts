@@ -22,6 +22,19 @@ describe('lines between places', () => {
     }
   });
 
+  test('wherever two places lie that do not cover each other, a line should begin and end on neither of their names', () => {
+    const isOn = ({ box }: Spot, at: { readonly x: number; readonly y: number }): boolean =>
+      at.x > box.x + 0.1 && at.x < box.x + box.width - 0.1 && at.y > box.y + 0.1 && at.y < box.y + box.height - 0.1;
+    fc.assert(
+      fc.property(fc.integer({ min: -400, max: 400 }), fc.integer({ min: -200, max: 200 }), fc.nat(3), (x, y, nth) => {
+        fc.pre(Math.abs(x) > 100 || Math.abs(y) > 20);
+        const [from, to] = [spot(500, 300), spot(500 + x, 300 + y)];
+        const { at } = curveBetween(from, to, nth);
+        expect([isOn(from, at(0)), isOn(to, at(1))]).toEqual([false, false]);
+      }),
+    );
+  });
+
   test('when two lines join the same places, the second should bow further; back and forth should not lie on each other', () => {
     const [a, b] = [spot(0, 300), spot(500, 300)];
     const middle = (nth: number): number => Math.abs(curveBetween(a, b, nth).at(0.5).y - 300);

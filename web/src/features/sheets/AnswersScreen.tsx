@@ -11,7 +11,7 @@ import {
   type SheetSource,
   type Times,
 } from '@odograph/core';
-import { useEffect, useMemo } from 'react';
+import { useLayoutEffect, useMemo } from 'react';
 import { useSelector } from 'react-redux';
 import { Link, useSearchParams } from 'react-router';
 import { Action, Subheading } from '../../design/index.js';
@@ -107,7 +107,8 @@ export const AnswersScreen = (): React.JSX.Element => {
   const { onList, put } = usePutOnList();
   const at = place === undefined ? undefined : readPlace(place);
   const state = at?.kind === 'state' ? { position: at.position, role: at.role } : null;
-  useEffect(() => {
+  // as soon as it is seen: a quick key isn't lost
+  useLayoutEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
       if (event.target instanceof HTMLInputElement || event.target instanceof HTMLSelectElement) return;
       if (event.ctrlKey || event.metaKey || event.altKey || !picked || !place) return;

@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { answersFound, type AnswersFound, type SheetSource } from '@odograph/core';
-import { useEffect, useMemo } from 'react';
+import { useLayoutEffect, useMemo } from 'react';
 import { useSelector } from 'react-redux';
 import { Link, useSearchParams } from 'react-router';
 import { Action, Heading, Picked, Subheading } from '../../../design/index.js';
@@ -80,7 +80,8 @@ export const PageFrame = ({
   readonly onClose: () => void;
   readonly children: React.ReactNode;
 }): React.JSX.Element => {
-  useEffect(() => {
+  // as soon as it is seen: a quick key isn't lost
+  useLayoutEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
       if (event.key === 'Escape' && panel) onClose();
     };
