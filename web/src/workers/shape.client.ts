@@ -7,9 +7,7 @@ export const askShape = (arcs: readonly Arc[]): { readonly answer: Promise<Shape
   const worker = new Worker(new URL('./shape.worker.ts', import.meta.url), { type: 'module' });
   const cancel = (): void => worker.terminate();
   return {
-    answer: wrap<ShapeWorker>(worker)
-      .shape(arcs)
-      .finally(cancel),
+    answer: wrap<ShapeWorker>(worker).shape(arcs).finally(cancel),
     cancel,
   };
 };

@@ -74,7 +74,9 @@ export const ENTRY_PAGE_TEXT = {
     `${isOurs ? 'ours' : 'theirs'}, ${isBrought ? 'brought about' : 'given away'}${what ? `: ${what}` : ''}`,
   reasons: 'Why it didn’t work',
   reason: (n: number, main: number): string =>
-    `${n === 1 ? 'once' : `${n} times`}${main ? `, ${main} as the main one` : ''}`,
+    n === 1
+      ? `once${main ? ', the main reason' : ''}`
+      : `${n} times${main ? `, the main reason ${main === 1 ? 'once' : main === n ? 'each time' : `${main} times`}` : ''}`,
   holds: 'What’s held at commit',
   tries: 'First and further tries',
   nth: (n: number): string => (n === 1 ? 'first try' : n === 2 ? 'second try' : n === 3 ? 'third try' : `try ${n}`),
