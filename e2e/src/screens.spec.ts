@@ -70,46 +70,39 @@ const ALIKE_SCREENS = [
   ...['a hold', 'a reaction', 'the shape of the map', 'words', 'the bin', 'the disk', 'letters', 'sessions'],
 ];
 
-test('when any screen is examined, nothing should be found, and the focus be seen all the way round', async ({
-  page,
-  running,
-}) => {
-  await page.goto(`${running.url}/sign-in`);
-  await page.getByLabel('Email').waitFor();
-  await clean(page, 'sign in');
-  for (const path of isThorough ? ['new-academy', 'forgotten', 'invitation', 'new-password'] : ['new-academy']) {
-    await page.goto(`${running.url}/${path}`);
-    await page.getByRole('link', { name: 'Back to sign in' }).waitFor();
-    await clean(page, path);
-  }
-  await signIn(page, running.url);
-  const screens: readonly (readonly [string, string, string])[] = [
-    ['footage', '/footage', 'text=Thursday sparring'],
-    ['clips', '/clips', '[data-clip]'],
-    ['map', '/map', '[data-place]'],
-    ['map with a place', '/map?place=mount/top', 'aside'],
-    ['answers', '/map/answers', '[data-testid=answers]'],
-    ['an entry', '/map/entry', '[data-testid=sheet] [aria-pressed]'],
-    ['a hold', '/map/hold', '[data-testid=sheet] [aria-pressed]'],
-    ['a reaction', '/map/reaction', '[data-testid=sheet] [aria-pressed]'],
-    ['the shape of the map', '/map/shape', '[data-testid=sheet] [aria-pressed]'],
-    ['find or film next', '/map/next', '[data-testid=hole]'],
-    ['two views compared', '/map/compare', '[data-testid=compared]'],
-    ['routes', '/routes?from=clinch/even&to=any', '[data-testid=route]'],
-    ['a route played', '/routes/play?from=clinch/even&to=any&route=0', '[data-testid=step]'],
-    ['the map as a table', '/map?as=table', '[data-testid=map-table]'],
-    ['principles', '/principles', '[data-testid=principle]'],
-    ['to do', '/to-do', '[data-testid=todo]'],
-    ['people', '/academy/people', '[data-member]'],
-    ['words', '/academy/words', '[data-word]'],
-    ['the bin', '/academy/bin', 'text=stay here for 30 days'],
-    ['the disk', '/academy/disk', '[data-file]'],
-    ['letters', '/academy/letters', 'text=in place of a mailbox'],
-    ['sessions', '/academy/sessions', 'text=this one'],
-    ['break down', '/break-down', '[data-testid=picture][data-settled=true]'],
-  ];
+type Screens = readonly (readonly [name: string, path: string, there: string])[];
+const ON_THE_MAP: Screens = [
+  ['map', '/map', '[data-place]'],
+  ['map with a place', '/map?place=mount/top', 'aside'],
+  ['answers', '/map/answers', '[data-testid=answers]'],
+  ['an entry', '/map/entry', '[data-testid=sheet] [aria-pressed]'],
+  ['a hold', '/map/hold', '[data-testid=sheet] [aria-pressed]'],
+  ['a reaction', '/map/reaction', '[data-testid=sheet] [aria-pressed]'],
+  ['the shape of the map', '/map/shape', '[data-testid=sheet] [aria-pressed]'],
+  ['find or film next', '/map/next', '[data-testid=hole]'],
+  ['two views compared', '/map/compare', '[data-testid=compared]'],
+  ['routes', '/routes?from=clinch/even&to=any', '[data-testid=route]'],
+  ['a route played', '/routes/play?from=clinch/even&to=any&route=0', '[data-testid=step]'],
+  ['the map as a table', '/map?as=table', '[data-testid=map-table]'],
+];
+const BESIDE_IT: Screens = [
+  ['footage', '/footage', 'text=Thursday sparring'],
+  ['clips', '/clips', '[data-clip]'],
+  ['principles', '/principles', '[data-testid=principle]'],
+  ['to do', '/to-do', '[data-testid=todo]'],
+  ['people', '/academy/people', '[data-member]'],
+  ['words', '/academy/words', '[data-word]'],
+  ['the bin', '/academy/bin', 'text=stay here for 30 days'],
+  ['the disk', '/academy/disk', '[data-file]'],
+  ['letters', '/academy/letters', 'text=in place of a mailbox'],
+  ['sessions', '/academy/sessions', 'text=this one'],
+];
+const BENCH: Screens = [['break down', '/break-down', '[data-testid=picture][data-settled=true]']];
+
+/** Each is clean, shows where the hand is all the way round, and fits. */
+const examine = async (page: Page, url: string, screens: Screens): Promise<void> => {
   for (const [name, path, there] of screens) {
-    await page.goto(running.url + path);
+    await page.goto(url + path);
     await page.locator(there).first().waitFor();
     if (!isThorough && ALIKE_SCREENS.includes(name)) {
       await fits(page, name, 1);
@@ -124,6 +117,38 @@ test('when any screen is examined, nothing should be found, and the focus be see
     ).toEqual([]);
     await fits(page, name);
   }
+};
+
+test('when a screen of the map or of routes is examined, nothing should be found, and the focus be seen all the way round', async ({
+  page,
+  running,
+}) => {
+  await signIn(page, running.url);
+  await examine(page, running.url, ON_THE_MAP);
+});
+
+test('when any other screen is examined, nothing should be found, and the focus be seen all the way round', async ({
+  page,
+  running,
+}) => {
+  await page.goto(`${running.url}/sign-in`);
+  await page.getByLabel('Email').waitFor();
+  await clean(page, 'sign in');
+  for (const path of isThorough ? ['new-academy', 'forgotten', 'invitation', 'new-password'] : ['new-academy']) {
+    await page.goto(`${running.url}/${path}`);
+    await page.getByRole('link', { name: 'Back to sign in' }).waitFor();
+    await clean(page, path);
+  }
+  await signIn(page, running.url);
+  await examine(page, running.url, BESIDE_IT);
+});
+
+test('when the bench is examined, with what it can have in hand, nothing should be found', async ({
+  page,
+  running,
+}) => {
+  await signIn(page, running.url);
+  await examine(page, running.url, BENCH);
   await page.keyboard.press('Escape');
   await page.getByTestId('picture').click();
   await page.keyboard.press('ArrowDown');

@@ -135,6 +135,7 @@ describe('what was told of attempts', () => {
       ['upright', { worked: 0, not: 1 }, { worked: 2, not: 0 }, 1],
     ]);
     expect(factsIn(cases)[0]!.table.p).toBeCloseTo(1 / 3, 9);
+    expect(factsIn(cases).map((f) => f.attemptIds)).toEqual([['1', '2'], ['3']]);
   });
 
   test('with any reactions and results, each that was met should be overcome or stopped, and in any order be the same', () => {

@@ -121,7 +121,11 @@ export const depthsIn = (cases: readonly Case[]): readonly DepthRow[] =>
   }));
 
 /** A fact, and how attempts went with it and without it: never as a cause. */
-export type FactRow = { readonly fact: FactUse; readonly table: WithAndWithout };
+export type FactRow = {
+  readonly fact: FactUse;
+  readonly table: WithAndWithout;
+  /** The attempts that have it. */ readonly attemptIds: readonly string[];
+};
 /** The facts of attempts that count, those by which results are furthest apart first; sides in normal form. Each is held against the attempts in which something was said of it. */
 export const factsIn = (cases: readonly Case[]): readonly FactRow[] => {
   const counted = cases.filter((c) => c.isCounted).map((c) => normaliseSides(c.attempt));
@@ -129,15 +133,14 @@ export const factsIn = (cases: readonly Case[]): readonly FactRow[] => {
     counted.flatMap((a) => a.facts.map((f): [string, FactUse] => [`${factSlot(f)} ${f.value}`, f])),
   );
   return [...kinds.entries()]
-    .map(([key, fact]) => ({
-      key,
-      fact,
-      table: twoByTwo(
-        counted.map((a) => ({ has: hasPattern(a, { kind: 'fact', ...fact }), worked: a.result === 'success' })),
-      ),
-    }))
+    .map(([key, fact]) => {
+      const told = counted.map((a) => ({
+        ...{ id: a.id, worked: a.result === 'success', has: hasPattern(a, { kind: 'fact', ...fact }) },
+      }));
+      return { key, fact, table: twoByTwo(told), attemptIds: told.flatMap(({ id, has }) => (has ? id : [])) };
+    })
     .sort((a, b) => a.table.p - b.table.p || a.table.notSaid - b.table.notSaid || (a.key < b.key ? -1 : 1))
-    .map(({ fact, table }) => ({ fact, table }));
+    .map(({ fact, table, attemptIds }) => ({ fact, table, attemptIds }));
 };
 
 /** Attempts that are another try at the same thing: by which try it was how many there were, and how many worked. The first is 1. */

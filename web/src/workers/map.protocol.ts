@@ -1,4 +1,13 @@
-import type { ComparedGroup, CountingView, Height, Line, PlaceId, RouteGoal, WordChange } from '@odograph/core';
+import type {
+  EvidenceReach,
+  ComparedGroup,
+  CountingView,
+  Height,
+  Line,
+  PlaceId,
+  RouteGoal,
+  WordChange,
+} from '@odograph/core';
 
 /** What goes to the map's worker and comes back; plain data only. */
 export type MapView = CountingView;
@@ -50,6 +59,8 @@ export type MapWorker = {
   readonly linesFrom: (revision: number, n: number) => readonly MapLine[] | null;
   /** Routes over what was shown last. */
   readonly routes: (question: RouteQuestion) => readonly MapRoute[];
+  /** How far the evidence goes for the best of them: null where there is none. */
+  readonly reach: (question: Omit<RouteQuestion, 'most'>) => EvidenceReach | null;
   /** Two views of what was shown last, group by group; and how high each place lies in both. */
   readonly compare: (first: MapView, second: MapView) => Promise<MapComparison>;
   /** How many limbs have to change before each of these lines, gone one after the other; 0 where nothing is recorded. */

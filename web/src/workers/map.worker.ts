@@ -6,6 +6,7 @@ import {
   compareLines,
   gripChanges,
   heightsOf,
+  reachOf,
   unpackRows,
   wordsOf,
   type Line,
@@ -102,6 +103,7 @@ const worker: MapWorker = {
       ...route,
       steps: route.steps.map((step) => ({ ...step, line: plain(step.line) })),
     })),
+  reach: ({ from, goal }) => reachOf(lines, from, goal) ?? null,
   compare: (first, second) => {
     const mine = queue.then(() => compare(first, second));
     queue = mine.catch(() => undefined);

@@ -12,6 +12,7 @@ import type { MapPicture, MapRoute } from '../../workers/map.protocol.js';
 import { KeepRoute } from './KeepRoute.js';
 import { KeptRoutes } from './KeptRoutes.js';
 import { ROUTES_TEXT as T, ROUTE_FINDER_TEXT } from './routes.text.js';
+import { RouteReach } from './RouteReach.js';
 import { RouteProfile } from './RouteProfile.js';
 import { ANY, goalName, useRoutes } from './useRoutes.js';
 
@@ -86,7 +87,7 @@ export const RouteFinder = (): React.JSX.Element => {
   const words = useWords();
   const mapFailed = useSelector((state: MapState) => state.map.failed);
   const mayWrite = useMayWrite();
-  const { from, to, picture, routes, failed } = useRoutes();
+  const { from, to, picture, question, routes, failed } = useRoutes();
   const [, setSearch] = useSearchParams();
   const [ref, size] = useSize({ width: 1180, height: 400 });
   const find = useFinders(picture);
@@ -158,6 +159,7 @@ export const RouteFinder = (): React.JSX.Element => {
             ))}
           </Box>
         )}
+        {picture && routes?.[0] && <RouteReach {...{ question, picture }} best={routes[0]} />}
       </Box>
     </Box>
   );

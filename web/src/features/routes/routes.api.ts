@@ -1,3 +1,4 @@
+import type { EvidenceReach } from '@odograph/core';
 import { mapWorker } from '../../workers/map.client.js';
 import type { MapRoute, RouteQuestion } from '../../workers/map.protocol.js';
 import { serverApi } from '../server/index.js';
@@ -15,6 +16,18 @@ export const routesApi = serverApi.injectEndpoints({
         }
       },
     }),
+    reach: build.query<
+      EvidenceReach | null,
+      { readonly question: Omit<RouteQuestion, 'most'>; readonly revision: number }
+    >({
+      queryFn: async ({ question }) => {
+        try {
+          return { data: await mapWorker().reach(question) };
+        } catch (error) {
+          return { error: { status: 'CUSTOM_ERROR', error: String(error) } };
+        }
+      },
+    }),
     gripChanges: build.query<readonly number[], { readonly lineIds: readonly string[]; readonly revision: number }>({
       queryFn: async ({ lineIds }) => {
         try {
@@ -27,4 +40,4 @@ export const routesApi = serverApi.injectEndpoints({
   }),
 });
 
-export const { useBestRoutesQuery, useGripChangesQuery } = routesApi;
+export const { useBestRoutesQuery, useGripChangesQuery, useReachQuery } = routesApi;

@@ -94,3 +94,17 @@ export const ROUTE_SPARK_TEXT = {
 export const ROUTE_LEAD_TEXT = {
   open: 'Open a window that follows',
 } as const;
+
+export const REACH_TEXT = {
+  title: 'How far the evidence goes',
+  factor: (factor: number): string =>
+    factor < 1.005
+      ? 'The best and the second are as good as each other by what is known.'
+      : `By what is known, the best is ${factor < 10 ? factor.toFixed(1) : Math.round(factor)} times as likely to be gone as the second.`,
+  onlyOne: 'There’s no second way to hold it against.',
+  look: 'Look for these next. Ten more tries could make another way the best:',
+  step: (entry: string, ifNone: boolean, ifAll: boolean): string =>
+    `${entry}, ${ifNone && ifAll ? 'whether none or all of them worked' : ifNone ? 'if none of them worked' : 'if all of them worked'}`,
+  entry: (action: string, place: string): string => `${action} from ${place}`,
+  firm: 'Ten more tries of any one step, whatever came of them, wouldn’t make another way the best.',
+} as const;

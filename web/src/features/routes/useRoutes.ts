@@ -15,6 +15,7 @@ export type Asked = {
   readonly to: string | null;
   readonly picture: MapPicture | null;
   readonly routes: readonly MapRoute[] | undefined;
+  readonly question: RouteQuestion;
   readonly failed: boolean;
 };
 
@@ -33,5 +34,5 @@ export const useRoutes = (): Asked => {
     { question, revision: picture?.revision ?? 0 },
     { skip: !picture || !from || !to },
   );
-  return { from, to, picture, routes: currentData, failed: isError };
+  return { from, to, picture, question, routes: currentData, failed: isError };
 };

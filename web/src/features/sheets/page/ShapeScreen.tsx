@@ -11,15 +11,17 @@ import { Rows } from './Rows.js';
 import type { SheetRow } from './rows.js';
 import { PageFrame, Parts, RowPanel, useSheetOf } from './SheetPage.js';
 
-/** Lines of both sides: what comes round, or stops, does so whoever acts. */
-const arcsOf = (lines: readonly MapLine[]) => lines.map(({ from, to, count }) => ({ from, to, weight: count }));
+/** The game of whoever is looked at; what the other side does is told from another side, and is no way of that game. */
+const ownOf = (lines: readonly MapLine[]): readonly MapLine[] => lines.filter((l) => l.side === 'own');
 
 /** How a map hangs together; null where it couldn't be worked out, undefined while it isn't there. */
 const useShape = (picture: MapPicture | null): Shape | null | undefined => {
   const [state, setState] = useState<{ readonly of: MapPicture; readonly shape: Shape | null }>();
   useEffect(() => {
     if (!picture) return undefined;
-    const { answer, cancel } = askShape(arcsOf(picture.lines));
+    const { answer, cancel } = askShape(
+      ownOf(picture.lines).map(({ from, to, count }) => ({ from, to, weight: count })),
+    );
     answer.then(
       (shape) => setState({ of: picture, shape }),
       () => setState({ of: picture, shape: null }),
@@ -109,7 +111,7 @@ export const ShapeScreen = (): React.JSX.Element => {
   const picture = useMapPicture();
   const shape = useShape(picture);
   const parts = useMemo(
-    () => (shape && picture ? partsOf(shape, picture.lines, words) : undefined),
+    () => (shape && picture ? partsOf(shape, ownOf(picture.lines), words) : undefined),
     [shape, picture, words],
   );
   const cloth = useMemo(() => (source ? clothRows(source, words) : []), [source, words]);

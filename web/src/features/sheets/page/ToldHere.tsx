@@ -32,14 +32,12 @@ export const toldRows = (source: SheetSource, place: PlaceId, words: Words) => {
   return {
     facts: factsIn(cases)
       .filter(({ table }) => sum(table.with) > 0)
-      .map(({ fact, table }): SheetRow => ({
+      .map(({ fact, table, attemptIds }): SheetRow => ({
         key: `fact ${fact.fact} ${fact.value} ${fact.whose} ${fact.side} ${fact.when}`,
         name: sayFact(fact, words),
         count: `${H.withIt(table.with.worked, sum(table.with))}, ${H.without(table.without.worked, sum(table.without))}`,
         more: sum(table.without) > 0 ? H.p(table.p) : undefined,
-        attemptIds: cases
-          .filter((c) => c.attempt.facts.some((f) => f.fact === fact.fact && f.value === fact.value))
-          .map((c) => c.attempt.id),
+        attemptIds,
       })),
     depths: depthsIn(cases).map((d): SheetRow => {
       const word = words.action(d.action);
