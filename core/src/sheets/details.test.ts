@@ -44,7 +44,7 @@ describe('the sheet of an entry', () => {
       ['mount/top', 1, 0],
     ]);
     expect(sheet.ways).toMatchObject([
-      { from: 'armlock-hold/attacker', to: 'won:armlock', n: 1, attemptIds: ['13'] },
+      { from: 'armlock-hold/attacker', to: 'won:straight-armlock', n: 1, attemptIds: ['13'] },
       { from: 'mount/top', to: 'armlock-hold/attacker', n: 1, attemptIds: ['12'] },
     ]);
     expect(sheet.met).toMatchObject([
