@@ -143,4 +143,13 @@ test('a use of a hold should open its clips, a line of an entry go into a route,
   await page.goto(`${running.url}/map?place=closed-guard%2Fbottom`);
   await page.getByRole('link', { name: /^hip-bump sweep, they post a hand: / }).click();
   await expect(page.getByRole('complementary', { name: 'hip-bump sweep, they post a hand' })).toBeVisible();
+
+  // what more film could change about the best way, and the line of which it is
+  await page.goto(`${running.url}/routes?from=clinch/even&to=any`);
+  const reach = page.getByTestId('reach');
+  await expect(reach).toContainText('Ten more tries could make another way the best');
+  const step = reach.getByRole('link').first();
+  const [entry] = (await step.innerText()).split(' from ');
+  await step.click();
+  await expect(page.getByTestId('on-the-spot')).toContainText(entry!);
 });

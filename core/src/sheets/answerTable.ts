@@ -69,6 +69,10 @@ export type AnswersFound = {
   readonly byHand: ReadonlyMap<string, readonly Case[]>;
 };
 
+/** What follows an attempt and answers a reaction; of null, the attempt itself. */
+export const answersTo = ({ toAttempt }: AnswersFound, { attempt }: Case, what: string | null): readonly Case[] =>
+  (toAttempt.get(attempt.id) ?? []).flatMap(({ by, reaction }) => (reaction === what ? by : []));
+
 const handKey = (from: PlaceId, action: string, reaction: string): string => `${from} ${action} ${reaction}`;
 
 export const answersFound = ({ cases, answers }: SheetSource): AnswersFound => {
@@ -170,9 +174,7 @@ const cellOf = (
   const [first] = group;
   if (typeof column === 'string' || !first) return { ...base, status: null, answers: [], said: [], principleIds: [] };
   const answers = answersSeen([
-    ...here.flatMap((c) =>
-      (found.toAttempt.get(c.attempt.id) ?? []).flatMap(({ by, reaction }) => (reaction === column.what ? by : [])),
-    ),
+    ...here.flatMap((c) => answersTo(found, c, column.what)),
     ...(column.isAction ? [] : (found.byHand.get(handKey(first.from, first.action, column.what)) ?? [])),
   ]);
   const principles = principlesFor(source, first.from, first.action, column, words);
@@ -293,11 +295,7 @@ export const theirTable = (
   return groupsOf(source.cases.filter((c) => c.whose === whose && c.from === there)).map((group): TheirRow => {
     const rated = group.filter((c) => c.isRated);
     const worked = workedIn(rated);
-    const answers = answersSeen(
-      group.flatMap((c) =>
-        (found.toAttempt.get(c.attempt.id) ?? []).flatMap(({ by, reaction }) => (reaction === null ? by : [])),
-      ),
-    );
+    const answers = answersSeen(group.flatMap((c) => answersTo(found, c, null)));
     const { action, attempt } = group[0]!;
     return {
       ...{ action, bait: attempt.intent === 'bait', n: rated.length, worked },

@@ -4,6 +4,7 @@ import type { Words } from '../vocabulary/index.js';
 import {
   answeredBy,
   answersSeen,
+  answersTo,
   cellsOf,
   groupsOf,
   type Answered,
@@ -44,9 +45,7 @@ export const foundFor = (
   const place = stateId(state);
   if (action === null) {
     const done = source.cases.filter((c) => c.from === flipPlace(place) && c.action === theirs);
-    const answers = answersSeen(
-      done.flatMap((c) => (found.toAttempt.get(c.attempt.id) ?? []).flatMap((a) => (a.reaction === null ? a.by : []))),
-    );
+    const answers = answersSeen(done.flatMap((c) => answersTo(found, c, null)));
     return byAnswers(answers, answeredBy(answers, [], false));
   }
   const here = source.cases.filter((c: Case) => c.from === place && c.action === action);

@@ -1,6 +1,7 @@
 import { factSlot, lineReaction, normaliseSides, type ErrorUse, type FactUse } from '../attempts/index.js';
 import { wilson, type Interval } from '../map/index.js';
 import { hasPattern, twoByTwo, type WithAndWithout } from '../why/index.js';
+import { columnKey, type Met } from './answerTable.js';
 import { workedIn, type Case } from './cases.js';
 
 /** Puts what belongs together into groups: the largest first, then by key. */
@@ -43,17 +44,21 @@ export type MetRow = {
   readonly attemptIds: readonly string[];
 };
 
+/** A reaction, or an attack of theirs, is the one under which an attempt stands. */
+export const isLine = ({ attempt }: Case, met: Met): boolean => {
+  const last = lineReaction(attempt);
+  return last !== undefined && columnKey(last) === columnKey(met);
+};
+
 /** Reactions anywhere in the list of an attempt, each once, of attempts that count; a bait is for its reaction, so that one is no obstacle. */
 export const metBy = (cases: readonly Case[]): readonly MetRow[] => {
   const all = cases.flatMap((c) => {
     if (!c.isCounted || c.attempt.intent === 'bait') return [];
-    const kinds = new Map(c.attempt.reactions.map((r) => [`${r.isAction ? '!' : ''}${r.what}`, r]));
-    const last = lineReaction(c.attempt);
-    return [...kinds].map(([key, { what, isAction }]) => {
-      const isLast = last !== undefined && key === `${last.isAction ? '!' : ''}${last.what}`;
-      const isStopped = isLast && c.attempt.result !== 'success';
-      return { key, what, isAction, isStopped, c };
-    });
+    const kinds = new Map(c.attempt.reactions.map((r) => [columnKey(r), r]));
+    return [...kinds].map(([key, met]) => ({
+      ...{ key, what: met.what, isAction: met.isAction, c },
+      isStopped: isLine(c, met) && c.attempt.result !== 'success',
+    }));
   });
   return grouped(all, (m) => m.key).map((some) => {
     const stopped = some.filter((m) => m.isStopped).length;

@@ -1,10 +1,11 @@
-import { gripsAtCommit, lineReaction, normaliseSides, type PlaceId } from '../attempts/index.js';
-import { answersFound, answersSeen, type AnswerSeen, type AnswersFound } from './answerTable.js';
+import { gripsAtCommit, normaliseSides, type PlaceId } from '../attempts/index.js';
+import { answersFound, answersSeen, answersTo, type AnswerSeen, type AnswersFound } from './answerTable.js';
 import type { Case, SheetSource } from './cases.js';
 import {
   depthsIn,
   errorsIn,
   grouped,
+  isLine,
   metBy,
   reasonsIn,
   wentOf,
@@ -53,14 +54,8 @@ export const entrySheet = (
   found: AnswersFound = answersFound(source),
 ): EntrySheet => {
   const cases = source.cases.filter((c) => c.whose === 'own' && c.action === action);
-  const answersTo = (what: string, isAction: boolean): readonly AnswerSeen[] =>
-    answersSeen(
-      cases.flatMap((c) => {
-        const last = lineReaction(c.attempt);
-        if (last?.what !== what || last.isAction !== isAction) return [];
-        return (found.toAttempt.get(c.attempt.id) ?? []).flatMap(({ by, reaction }) => (reaction === what ? by : []));
-      }),
-    );
+  const answeredBy = (met: MetRow): readonly AnswerSeen[] =>
+    answersSeen(cases.flatMap((c) => (isLine(c, met) ? answersTo(found, c, met.what) : [])));
   return {
     action,
     all: wentOf(cases),
@@ -72,7 +67,7 @@ export const entrySheet = (
       ...{ from: some[0]!.from, to: some[0]!.to, n: some.length },
       ...{ attemptIds: some.map((c) => c.attempt.id).sort() },
     })),
-    met: metBy(cases).map((row) => ({ ...row, answers: answersTo(row.what, row.isAction) })),
+    met: metBy(cases).map((row) => ({ ...row, answers: answeredBy(row) })),
     holds: holdsIn(cases),
     depth: depthsIn(cases)[0],
     errors: errorsIn(cases),

@@ -8,6 +8,7 @@ import {
 } from '../attempts/index.js';
 import { twoByTwo, type WithAndWithout } from '../why/index.js';
 import { workedIn, type Case, type SheetSource } from './cases.js';
+import { grouped } from './details.js';
 import { survivalOf, type Kept, type Survival } from './survival.js';
 
 /** A hold as sheets tell it: by which limb, of what kind, on what, of cloth or not, on the same side as the limb or across. */
@@ -57,34 +58,20 @@ export type HoldSheet = {
 const LOST_WITHIN_S = 0.5;
 
 /** How often each of some keys came, the most often first, then by key. */
-const tally = <T>(all: readonly T[], key: (one: T) => string): readonly { readonly one: T; readonly n: number }[] => {
-  const counts = new Map<string, { readonly one: T; n: number }>();
-  for (const one of all) {
-    const count = counts.get(key(one)) ?? { one, n: 0 };
-    count.n++;
-    counts.set(key(one), count);
-  }
-  return [...counts.entries()].sort(([a, x], [b, y]) => y.n - x.n || (a < b ? -1 : 1)).map(([, count]) => count);
-};
+const tally = <T>(all: readonly T[], key: (one: T) => string): readonly { readonly one: T; readonly n: number }[] =>
+  grouped(all, key).map((some) => ({ one: some[0]!, n: some.length }));
 
 const usesOf = (cases: readonly Case[], key: string): readonly HoldUse[] => {
-  const groups = new Map<string, Case[]>();
-  for (const c of cases) {
-    if (!heldAtCommit(c.attempt, key)) continue;
-    const group = `${c.from} ${c.action} ${c.attempt.intent}`;
-    groups.set(group, [...(groups.get(group) ?? []), c]);
-  }
-  return [...groups.entries()]
-    .sort(([a, x], [b, y]) => y.length - x.length || (a < b ? -1 : 1))
-    .map(([, some]): HoldUse => {
-      const rated = some.filter((c) => c.isRated);
-      const { from, action, attempt } = some[0]!;
-      return {
-        ...{ from, action, bait: attempt.intent === 'bait', n: rated.length, worked: workedIn(rated) },
-        seen: some.length - rated.length,
-        attemptIds: some.map((c) => c.attempt.id),
-      };
-    });
+  const held = cases.filter((c) => heldAtCommit(c.attempt, key));
+  return grouped(held, (c) => `${c.from} ${c.action} ${c.attempt.intent}`).map((some): HoldUse => {
+    const rated = some.filter((c) => c.isRated);
+    const { from, action, attempt } = some[0]!;
+    return {
+      ...{ from, action, bait: attempt.intent === 'bait', n: rated.length, worked: workedIn(rated) },
+      seen: some.length - rated.length,
+      attemptIds: some.map((c) => c.attempt.id),
+    };
+  });
 };
 
 /** A hold of that kind that an attempt leaves with, and that the next one comes with. */

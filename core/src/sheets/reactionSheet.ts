@@ -1,8 +1,9 @@
-import { lineReaction, type PlaceId } from '../attempts/index.js';
+import type { PlaceId } from '../attempts/index.js';
 import type { Words } from '../vocabulary/index.js';
 import {
   answersFound,
   answersSeen,
+  answersTo,
   cellsOf,
   groupsOf,
   type AnswerSeen,
@@ -10,7 +11,7 @@ import {
   type AnswersFound,
 } from './answerTable.js';
 import type { Case, SheetSource } from './cases.js';
-import { grouped, wentOf, type Went } from './details.js';
+import { grouped, isLine, metBy, wentOf, type Went } from './details.js';
 
 /** A reaction, wherever it is met: by which entries, and what was done about it. Own attempts of the view. */
 export type ReactionSheet = {
@@ -25,13 +26,9 @@ export type ReactionSheet = {
     readonly bait: boolean;
     readonly status: Answered;
     readonly answers: readonly AnswerSeen[];
-    readonly said: readonly string[];
   })[];
   /** What answers it, wherever that was, the best first. */ readonly answers: readonly AnswerSeen[];
 };
-
-const meets = ({ attempt }: Case, reaction: string): boolean =>
-  attempt.reactions.some((r) => r.what === reaction && !r.isAction);
 
 export const reactionSheet = (
   reaction: string,
@@ -40,12 +37,8 @@ export const reactionSheet = (
   found: AnswersFound = answersFound(source),
 ): ReactionSheet => {
   const own = source.cases.filter((c) => c.whose === 'own');
-  const met = own.filter((c) => c.isCounted && meets(c, reaction));
-  const stopped = met.filter((c) => lineReaction(c.attempt)?.what === reaction && c.attempt.result !== 'success');
-  const isHere = ({ attempt }: Case): boolean => {
-    const last = lineReaction(attempt);
-    return last !== undefined && !last.isAction && last.what === reaction;
-  };
+  const met = metBy(own).find((m) => !m.isAction && m.what === reaction);
+  const isHere = (c: Case): boolean => isLine(c, { what: reaction, isAction: false });
   const byId = new Map(own.map((c) => [c.attempt.id, c]));
   const where = groupsOf(own).flatMap((group) => {
     if (!group.some(isHere)) return [];
@@ -58,21 +51,17 @@ export const reactionSheet = (
     return [
       {
         ...{ place, action, bait: attempt.intent === 'bait', ...tried },
-        ...{ status: cell.status, answers: cell.answers, said: cell.said },
+        ...{ status: cell.status, answers: cell.answers },
       },
     ];
   });
-  const byAll = own
-    .filter(isHere)
-    .flatMap((c) =>
-      (found.toAttempt.get(c.attempt.id) ?? []).flatMap(({ by, reaction: to }) => (to === reaction ? by : [])),
-    );
+  const byAll = own.filter(isHere).flatMap((c) => answersTo(found, c, reaction));
   const byHand = own.filter((c) => c.attempt.answers.some((a) => a.reaction === reaction));
   return {
     reaction,
-    met: met.length,
-    stopped: stopped.length,
-    attemptIds: met.map((c) => c.attempt.id).sort(),
+    met: met?.met ?? 0,
+    stopped: met?.stopped ?? 0,
+    attemptIds: met?.attemptIds ?? [],
     where: [...where].sort((a, b) => b.attemptIds.length - a.attemptIds.length),
     answers: answersSeen([...byAll, ...byHand]),
   };

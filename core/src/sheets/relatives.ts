@@ -8,6 +8,7 @@ import {
   type PlaceId,
 } from '../attempts/index.js';
 import type { Words } from '../vocabulary/index.js';
+import { columnKey } from './answerTable.js';
 import type { Case } from './cases.js';
 
 /** Parts by which two attempts may be alike, and how much each counts. */
@@ -46,7 +47,7 @@ const holdsApart = (a: Attempt, b: Attempt): number => {
 
 const reactionOf = ({ attempt }: Case): string => {
   const met = lineReaction(attempt);
-  return met ? `${met.isAction ? '!' : ''}${met.what}` : '';
+  return met ? columnKey(met) : '';
 };
 
 /** How far two attempts are apart, 0 (alike) … 1, and the parts in which they agree. */

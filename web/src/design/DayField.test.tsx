@@ -43,6 +43,10 @@ describe('a field for a day', () => {
     await user.clear(field);
     await user.click(screen.getByText('elsewhere'));
     expect(said.at(-1)).toBe('');
+    // who only passes through says nothing
+    await user.click(field);
+    await user.click(screen.getByText('elsewhere'));
+    expect(said).toHaveLength(3);
   });
 
   test('when it is no day, that should be said, what was typed stay, and nothing be put in its place', async () => {

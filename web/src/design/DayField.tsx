@@ -28,10 +28,12 @@ export const DayField = ({ value, onChange, label, name, placeholder, width = '1
   const text = typed?.of === value ? typed.text : textOf(value);
   const read = readDay(text, today());
   const isWrong = typed?.of === value && text.trim() !== '' && read === undefined;
+  /** Says the day that was typed; where nothing was, nothing is said. */
   const take = (): void => {
-    if (text.trim() === '') onChange('');
-    else if (read !== undefined) onChange(read);
-    if (text.trim() === '' || read !== undefined) setTyped(undefined);
+    const day = text.trim() === '' ? '' : read;
+    if (typed?.of !== value || day === undefined) return;
+    setTyped(undefined);
+    if (day !== value) onChange(day);
   };
   const onLeave = (event: FocusEvent<HTMLElement>): void => {
     if (event.currentTarget.contains(event.relatedTarget)) return;

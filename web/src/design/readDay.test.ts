@@ -16,7 +16,17 @@ test('a day should be read however it is typed, and what is none, or could be tw
     ' 3. Nov ',
   ])
     expect([text, readDay(text, TODAY)]).toEqual([text, '2026-11-03']);
-  for (const text of ['', '31 Feb 2026', '2026-13-01', '3/11/2026', '11', 'soon', '3 Foo 2026', '0.1.2026'])
+  for (const text of [
+    '',
+    '31 Feb 2026',
+    '2026-13-01',
+    '3/11/2026',
+    '11',
+    'soon',
+    '3 Foo 2026',
+    '3 marble 2026',
+    '0.1.2026',
+  ])
     expect([text, readDay(text, TODAY)]).toEqual([text, undefined]);
   expect(readDay('29 Feb 2024', TODAY)).toBe('2024-02-29');
 });

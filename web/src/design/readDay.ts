@@ -1,5 +1,9 @@
-const MONTHS = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];
-const NAMES = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
+const MONTHS = [
+  ...['January', 'February', 'March', 'April', 'May', 'June', 'July'],
+  ...['August', 'September', 'October', 'November', 'December'],
+];
+/** A name is that of a month, or how it begins. */
+const monthOf = (name: string): number => MONTHS.findIndex((month) => month.toLowerCase().startsWith(name)) + 1;
 
 const two = (n: number): string => String(n).padStart(2, '0');
 
@@ -28,13 +32,13 @@ export const readDay = (text: string, today: string): string | undefined => {
     ? [dayFirst[1], dayFirst[2]!, dayFirst[3]]
     : monthFirst
       ? [monthFirst[2], monthFirst[1]!, monthFirst[3]]
-      : ['', '', undefined];
-  const month = MONTHS.indexOf(name.slice(0, 3)) + 1;
+      : ['', 'none', undefined];
+  const month = monthOf(name);
   return month ? isoOf(year(of), month, Number(day)) : undefined;
 };
 
 /** A day in ISO 8601 as it stands in a field: *3 Nov 2026*. */
 export const sayDay = (iso: string): string => {
   const [year, month, day] = iso.split('-').map(Number);
-  return `${day} ${NAMES[month! - 1]} ${year}`;
+  return `${day} ${MONTHS[month! - 1]!.slice(0, 3)} ${year}`;
 };

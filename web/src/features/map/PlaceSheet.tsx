@@ -5,6 +5,7 @@ import { Link } from 'react-router';
 import { Action, evidenceText, Heading, IntervalBand, PickRow, Subheading } from '../../design/index.js';
 import { useClipsOf, useWords } from '../library/index.js';
 import type { MapLine, MapPicture } from '../../workers/map.protocol.js';
+import { answersLink } from './answersLink.js';
 import { bringingHere } from './bringingHere.js';
 import { ClipOnTheSpot } from './ClipOnTheSpot.js';
 import { SaidHere } from './SaidHere.js';
@@ -135,7 +136,7 @@ export const PlaceSheet = ({
       {line && <ClipOnTheSpot key={line.id} clips={behind} />}
       <Flex gap="2" wrap="wrap" marginBottom="4">
         <Action asChild>
-          <Link to={`/map/answers?place=${encodeURIComponent(place)}`}>{T.answers}</Link>
+          <Link to={answersLink(place)}>{T.answers}</Link>
         </Action>
         {target ? (
           <Action asChild tone="next">

@@ -1,4 +1,4 @@
-import { columnKey, type Column, type PlaceId } from '@odograph/core';
+import { columnKey, type Column } from '@odograph/core';
 
 /** How the address names a box of a table of answers. */
 export const cellKey = (
@@ -7,5 +7,5 @@ export const cellKey = (
 ): string => `${action}${bait ? ' (bait)' : ''} × ${columnKey(column)}`;
 
 /** Leads to the table of answers of a place, with one box in hand. */
-export const answersLink = (place: PlaceId, cell?: string): string =>
+export const answersLink = (place: string, cell?: string): string =>
   `/map/answers?place=${encodeURIComponent(place)}${cell === undefined ? '' : `&cell=${encodeURIComponent(cell)}`}`;

@@ -7,7 +7,7 @@ import { Action, Heading, Subheading } from '../../design/index.js';
 import { mapWorker } from '../../workers/map.client.js';
 import type { MapComparison } from '../../workers/map.protocol.js';
 import { useWords } from '../library/index.js';
-import { MapNav, ViewChoices, ViewSentence, useMapPicture, type MapState } from '../map/index.js';
+import { MapNav, answersLink, ViewChoices, ViewSentence, useMapPicture, type MapState } from '../map/index.js';
 import { sayEntry } from './sayMet.js';
 import { COMPARE_TEXT as T } from './sheets.text.js';
 
@@ -126,7 +126,7 @@ const Heights = ({ heights }: Pick<MapComparison, 'heights'>): React.JSX.Element
             paddingBlock="1"
             borderTopWidth="1px"
           >
-            <Link to={`/map/answers?place=${encodeURIComponent(place)}`}>{placeName(place, words)}</Link>
+            <Link to={answersLink(place)}>{placeName(place, words)}</Link>
             <Box color="inkSoft" fontVariantNumeric="tabular-nums">
               {T.height(first, second)}
             </Box>

@@ -5,7 +5,16 @@ import { useSelector } from 'react-redux';
 import { Link } from 'react-router';
 import { Action, Heading, Subheading } from '../../design/index.js';
 import { useWords, useInSlices, useSheetSource } from '../library/index.js';
-import { ANSWERED_TEXT, MapNav, OnlyPicked, ViewSentence, type MapState, useMapPicture } from '../map/index.js';
+import {
+  ANSWERED_TEXT,
+  MapNav,
+  answersLink,
+  cellKey,
+  OnlyPicked,
+  ViewSentence,
+  type MapState,
+  useMapPicture,
+} from '../map/index.js';
 import { AnsweredMark } from './AnsweredMark.js';
 import type { MapPicture } from '../../workers/map.protocol.js';
 import { PutOnList } from './CellPanel.js';
@@ -14,9 +23,6 @@ import { sayEntry, sayMet } from './sayMet.js';
 import { NEXT_TEXT as T, SHEET_TEXT } from './sheets.text.js';
 
 const AT_ONCE = 20;
-
-const cellOf = ({ action, bait, met }: Hole): string =>
-  met ? `&cell=${encodeURIComponent(`${action}${bait ? ' (bait)' : ''} × ${met.isAction ? '!' : ''}${met.what}`)}` : '';
 
 const HoleRow = ({ hole, picture }: { readonly hole: Hole; readonly picture: MapPicture }): React.JSX.Element => {
   const words = useWords();
@@ -49,7 +55,7 @@ const HoleRow = ({ hole, picture }: { readonly hole: Hole; readonly picture: Map
         <Flex gap="1">
           {asked && <PutOnList asked={asked} />}
           <Action asChild tone="quiet">
-            <Link to={`/map/answers?place=${encodeURIComponent(place)}${cellOf(hole)}`}>{T.open}</Link>
+            <Link to={answersLink(place, met ? cellKey(hole, met) : undefined)}>{T.open}</Link>
           </Action>
           <Action tone="quiet" aria-expanded={isWhy} onClick={() => setWhy(!isWhy)}>
             {T.why}

@@ -1,6 +1,9 @@
+import { Flex } from '@chakra-ui/react';
 import { depthWord, entriesOf, entrySheet, holdKey, placeName, type EntrySheet, type Words } from '@odograph/core';
 import { useMemo } from 'react';
+import { IntervalBand } from '../../../design/index.js';
 import { useWords } from '../../library/index.js';
+import { answersLink } from '../../map/index.js';
 import { TimesList } from '../MoreHere.js';
 import { sayHold } from '../sayMet.js';
 import { errorRow, reasonRow, tryRow } from './detailRows.js';
@@ -18,7 +21,7 @@ const partsOf = (sheet: EntrySheet, words: Words) => {
       const place = placeName(f.place, words);
       return {
         ...wentRow(`from ${f.place} ${f.bait}`, f.bait ? PAGE_TEXT.baitFrom(place) : place, f),
-        sheet: `/map/answers?place=${encodeURIComponent(f.place)}`,
+        sheet: answersLink(f.place),
       };
     }),
     met: sheet.met.map((m): SheetRow => ({
@@ -86,17 +89,23 @@ export const EntryScreen = (): React.JSX.Element => {
       rows={parts ? Object.values(parts).flat() : []}
     >
       {sheet && parts && (
-        <Parts>
-          <Rows title={T.from} nothing={T.nothing} rows={parts.from} {...hand} />
-          <Rows title={T.met} nothing={T.noneMet} rows={parts.met} {...hand} />
-          <Rows title={T.to} rows={parts.ways} {...hand} />
-          <Rows title={T.holds} rows={parts.holds} {...hand} />
-          <Rows title={T.depth} rows={parts.depth} {...hand} />
-          <Rows title={T.reasons} rows={parts.reasons} {...hand} />
-          <Rows title={T.errors} rows={parts.errors} {...hand} />
-          <Rows title={T.tries} rows={parts.tries} {...hand} />
-          <TimesList times={sheet.times} />
-        </Parts>
+        <>
+          <Flex gap="3" alignItems="center" marginBottom="4">
+            {T.all(PAGE_TEXT.went(sheet.all.worked, sheet.all.n, sheet.all.seen))}
+            {sheet.all.interval && <IntervalBand interval={sheet.all.interval} width={96} />}
+          </Flex>
+          <Parts>
+            <Rows title={T.from} nothing={T.nothing} rows={parts.from} {...hand} />
+            <Rows title={T.met} nothing={T.noneMet} rows={parts.met} {...hand} />
+            <Rows title={T.to} rows={parts.ways} {...hand} />
+            <Rows title={T.holds} rows={parts.holds} {...hand} />
+            <Rows title={T.depth} rows={parts.depth} {...hand} />
+            <Rows title={T.reasons} rows={parts.reasons} {...hand} />
+            <Rows title={T.errors} rows={parts.errors} {...hand} />
+            <Rows title={T.tries} rows={parts.tries} {...hand} />
+            <TimesList times={sheet.times} />
+          </Parts>
+        </>
       )}
     </SheetPage>
   );

@@ -5,11 +5,10 @@ import { useWords } from '../../library/index.js';
 import { sayEntry, sayHold } from '../sayMet.js';
 import { HOLD_PAGE_TEXT as T, PAGE_TEXT } from './page.text.js';
 import { Rows } from './Rows.js';
-import { sheetOf, type SheetRow } from './rows.js';
+import { sheetOf, sum, type SheetRow } from './rows.js';
 import { Parts, SheetPage, useSheetOf } from './SheetPage.js';
 
-const sum = ({ worked, not }: { readonly worked: number; readonly not: number }): number => worked + not;
-const times = (n: number): string => PAGE_TEXT.times(n);
+const { times } = PAGE_TEXT;
 
 /** The lines of the parts of a sheet. */
 const rowsOf = (sheet: HoldSheet, words: Words) => {

@@ -21,9 +21,7 @@ import { useLibrary, usePersonName, useWords } from '../../library/index.js';
 import { errorRow, reasonRow, tryRow } from './detailRows.js';
 import { ENTRY_PAGE_TEXT, HOLD_PAGE_TEXT as H, TOLD_TEXT as T } from './page.text.js';
 import { Rows } from './Rows.js';
-import type { SheetRow } from './rows.js';
-
-const sum = ({ worked, not }: { readonly worked: number; readonly not: number }): number => worked + not;
+import { sum, type SheetRow } from './rows.js';
 
 /** What was told of the attempts from a place: what goes with working, how far they came, why they didn't work, whose mistakes, and which try it was. */
 export const toldRows = (source: SheetSource, place: PlaceId, words: Words) => {

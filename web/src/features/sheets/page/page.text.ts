@@ -1,4 +1,4 @@
-import { HOLD_TEXT, SHEET_TEXT } from '../sheets.text.js';
+import { SHEET_TEXT } from '../sheets.text.js';
 
 export const PAGE_TEXT = {
   building: SHEET_TEXT.building,
@@ -24,10 +24,9 @@ export const HOLD_PAGE_TEXT = {
   title: 'What a hold is worth',
   which: 'Which hold',
   nothing: 'No holds are recorded in this view yet.',
-  name: HOLD_TEXT.hold,
   uses: 'What can be started from it',
   usesLead: (groups: number): string =>
-    groups === 1 ? 'One grip, one use so far.' : `One grip, ${groups} uses, without letting go of it.`,
+    groups === 1 ? 'One grip, one use so far.' : `One grip, ${groups} uses: begun while it was held.`,
   run: (n: number): string => `Held through ${n} attempts in a row`,
   buys: 'With it and without it',
   buysLead: 'Only where something was said of that limb. It says what goes together, not what causes it.',
@@ -57,6 +56,7 @@ export const ENTRY_PAGE_TEXT = {
   title: 'An entry, from anywhere',
   which: 'Which entry',
   nothing: 'No entries are recorded in this view yet.',
+  all: (went: string): string => `From anywhere: ${went}.`,
   from: 'Where it starts',
   to: 'Where it leads',
   way: (from: string, to: string): string => `${from} → ${to}`,

@@ -25,3 +25,6 @@ export const wentRow = (
   { n, worked, seen, interval, attemptIds }: Went,
   more?: string,
 ): SheetRow => ({ key, name, count: T.went(worked, n, seen), interval, more, attemptIds });
+
+/** Attempts of one half of a table of with and without. */
+export const sum = ({ worked, not }: { readonly worked: number; readonly not: number }): number => worked + not;
