@@ -192,7 +192,6 @@ const Needed = ({
           <Case view={view} frame={needed.at.frame} />
         </Box>
       )}
-      <Amended />
     </Box>
   );
 };
