@@ -14,27 +14,26 @@ describe('what is asked though its letters are plain', () => {
     ['beside a word that nobody knows', 'half top, gravlock smash, failed', 'entry smash-pass'],
     ['behind a word that denies it', 'half guard top, knee slice, never worked', 'result success'],
     ['where a place may be what they did', 'closed guard bottom, triangle, stacked, failed', 'finish stack-hold'],
-    ['where one word is hardly spelled so', 'matte, restart standing', 'entry mat-return'],
+    ['where one word is hardly spelled so', 'closed guard bottom, sissr, failed', 'entry scissor-sweep'],
     ['as a slip of three letters', 'kos t, armbar, ok', 'position scarf-hold'],
     ['where it may be done to them', 'half guard bottom, flat and crossfaced, failed', 'grip face'],
     ['where the side stands apart', 'half guard bottom to deep half to top, waiter sweep', 'finish deep-half'],
-    ['as half of a name before something else', "turtle top, wrestler's cradle, ok", 'entry wrestle-up'],
+    ['as half of a name before something else', 'half guard bottom, wrestlers sitout, ok', 'entry wrestle-up'],
     ['where its kind was left out', 'standing, headlock, mount, failed', 'entry head-and-arm-throw'],
-    ['of whoever is the other side', 'theo side control top, marco hip escapes, half guard', 'entry hip-escape'],
+    ['of whoever is the other side', 'marco half guard top, theo deep half, waiter sweep, ok', 'entry waiter-sweep'],
     ['where the side may be that of the end', 'hip bump from seated guard, on top, ok', 'position seated-guard'],
-    ['behind what nobody knows', 'gravlock, side control top, ok', 'position side-control'],
     ['where a place is told of them', 'sweep, they open guard top, failed', 'finish open-guard'],
     ['of nobody before anything was done', 'half guard top, frames, failed', 'reaction frames'],
     ['before what was told already', 'to mount from side control, knee on belly first, ok', 'finish knee-on-belly'],
     ['where it may be they who act', 'he has mount, goes for the americana, failed', 'entry bent-armlock'],
     ['where the order is turned', 'half guard top is where the leg drag ended', 'position half-guard'],
-    [
-      'where it may be what is held',
-      'closed guard bottom, collar and sleeve, flower sweep, ok',
-      'finish collar-sleeve',
-    ],
     ['behind where it ended', 'butterfly sweep to mount, he rolls me, closed guard bottom', 'position closed-guard'],
-    ['behind *no*', 'he held my ankle the entire time, standing, no pass', 'entry pass'],
+    ['behind *no*', 'half guard top, no knee slice, failed', 'entry knee-through'],
+    ['behind what denies it', 'half guard bottom, I can’t get my underhook, failed', 'grip underarm'],
+    ['where the other side rather does it', 'closed guard top, stands to open, swept', 'reaction sweep'],
+    ['where it may be done to this side', 'knee on belly, armbar, stacked and passed', 'entry pass'],
+    ['where it may be over a place', 'leg lasso bottom, sweep over the closed guard, ok', 'finish closed-guard'],
+    ['of who is above', 'side control bottom, hip escape, gets guard back', 'reaction re-guards'],
     ['with a limb that may be the own one', 'scarf hold top, armlock with the legs, tap', 'grip thigh'],
     ['behind what is asked about', 'closed guard bottom, went for the ankles, sweep, ok', 'entry sweep'],
     ['where they did it', 'she passes my half guard with a knee slice, side control bottom', 'finish side-control'],
@@ -60,6 +59,9 @@ describe('what is asked though its letters are plain', () => {
     expect(partsOf('he gets my back, I defend the choke and turn in', 'certain')).toContain('entry turn-in');
     expect(partsOf('he turtles, seat belt, back take', 'certain')).toContain('grip seat-belt');
     expect(partsOf('side control bottom, got my knee in', 'certain')).not.toContain('reaction knee-in');
+    expect(partsOf('marco side control top, theo hip escapes', 'certain')).toContain('reaction hip-escape');
+    expect(partsOf('he held my ankle the entire time, standing, no pass', 'asked')).toEqual([]);
+    expect(partsOf('knee cut, they underhook, knee cut stopped, failed', 'certain')).toContain('result failed');
   });
 
   test('when they tap to what is told behind it, it should be one attempt', () => {
@@ -107,4 +109,19 @@ describe('what is asked though its letters are plain', () => {
       'result success',
     ]);
   });
+});
+
+test('when nobody said the side, it should be that of whoever was under it or above', () => {
+  const rolesOf = (text: string): readonly string[] =>
+    readPhrase(text, words, GYM_CONTEXT).parts.flatMap(({ meant }) =>
+      meant.part === 'finish' && meant.finish.kind === 'state'
+        ? [`${meant.finish.position}/${meant.finish.role}`]
+        : meant.part === 'position'
+          ? [`${meant.place.position}/${meant.place.role}`]
+          : [],
+    );
+  expect(rolesOf('single leg, they sprawl, front headlock')).toContain('front-headlock/bottom');
+  expect(rolesOf('standing, snap down, front headlock')).toContain('front-headlock/top');
+  expect(rolesOf('single leg, they sprawl, front headlock for them')).toContain('front-headlock/bottom');
+  expect(rolesOf('passing half guard, knee slice')).toEqual(['half-guard/top']);
 });

@@ -17,6 +17,20 @@ const SHORT_SURE = 0.84;
 
 const NEGATIONS = new Set('not never nothing without hardly didn don doesn isn wasn couldn'.split(' '));
 
+/** *couldn't get the underhook*: whether it is said, before a token in its clause, that it was not so. */
+const isDenied = (typed: readonly Token[], at: number): boolean => {
+  for (let i = at; i >= 0; i--) {
+    const { text, from, to, opens } = typed[i]!;
+    // *can't*: what hangs on an apostrophe is left off
+    const isNot = NEGATIONS.has(text) || text === 'cannot' || (text === 'can' && to - from > text.length);
+    if (isNot && i < at) return true;
+    if (opens) return false;
+  }
+  return false;
+};
+/** *swept*, *flattened*, *stacked*: who did it is left open. */
+const isDoneTo = ({ text }: Token): boolean => text.endsWith('ed') || ['swept', 'thrown', 'taken'].includes(text);
+
 const isSmall = ({ text }: Token): boolean => SMALL.has(text) || KNOWN.has(text);
 
 /** What stands behind a place and turns the order in which things are told. */
@@ -62,8 +76,34 @@ type Around = {
   readonly isUnread: (token: Token | undefined) => boolean;
 };
 
+/** What only whoever is below does about it. */
+const FROM_BELOW = new Set(['re-guards', 'closes-guard', 'knee-in', 'hips-out', 'turtles']);
+
 /** Each is something that leaves open whether a part was meant at all. */
 const DOUBTS: readonly ((a: Around) => boolean)[] = [
+  // *can't get my underhook*
+  ({ meant, piece, typed }) => (meant.part === 'grip' || meant.part === 'entry') && isDenied(typed, piece.from),
+  // *closed guard top, …, hook sweep*: the other side does that
+  ({ meant, before, marks }) =>
+    meant.part === 'entry' && before.action !== null && marks.some(([f, amount]) => f === 'begins' && amount < -1),
+  ({ meant, before }) => meant.part === 'reaction' && meant.isAction && before.voice === 'open',
+  // *they crossface, flattened*
+  ({ meant, before, first, previous }) =>
+    meant.part === 'entry' &&
+    before.told !== null &&
+    (first.opens ? before.voice !== 'open' : previous?.text === 'and' && before.action !== null) &&
+    isDoneTo(first),
+  // *front headlock for him*
+  ({ isPlace, next }) => isPlace && next?.text === 'for',
+  // *sweep over the lasso side*
+  ({ isPlace, previous, typed, piece }) =>
+    isPlace && (previous?.text === 'over' || (previous?.text === 'the' && typed[piece.from - 2]?.text === 'over')),
+  // *side control bottom, gets guard back*: whoever is above does not
+  ({ meant, before }) =>
+    meant.part === 'reaction' &&
+    before.voice === 'open' &&
+    before.place?.role === 'bottom' &&
+    FROM_BELOW.has(meant.what),
   // beside a word that nobody knows it may be a part of a name; a place of several words is one
   ({ meant, isPlace, isOneWord, previous, next, isUnread }) => {
     const isPlain = meant.part === 'who' || meant.part === 'result' || (isPlace && !isOneWord);
@@ -142,18 +182,11 @@ const DOUBTS: readonly ((a: Around) => boolean)[] = [
     typed[at - 2]?.text === 'on' &&
     typed[at - 2]!.opens &&
     at - 2 > piece.from,
-  // behind what nobody knows, and nothing else that was done, it may be where that ended
-  ({ piece, meant, before, typed, isUnread }) =>
-    meant.part === 'position' &&
-    before.action === null &&
-    before.pointer !== 'from' &&
-    before.told === null &&
-    typed.slice(0, piece.from).some(isUnread),
+  // *caught the knee line*: half of what says why
+  ({ meant, before, piece }) =>
+    meant.part === 'reason' && before.pointer !== 'because' && before.result === null && !piece.isWritten,
   // *worked. He turned in late*: why is asked of what failed
   ({ meant, before }) => meant.part === 'reason' && before.pointer !== 'because' && before.result === 'success',
-  // *closed guard, collar and sleeve, sweep*: it may be what is held there
-  ({ piece, meant, before }) =>
-    meant.part === 'finish' && piece.isHeld === true && before.action === null && before.pointer !== 'to',
   // *butterfly sweep, mount, closed guard bottom*: behind where it ended, it may be what came then
   ({ meant, before }) =>
     meant.part === 'position' && before.action !== null && before.finish !== null && before.pointer !== 'from',

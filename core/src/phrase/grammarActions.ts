@@ -1,6 +1,16 @@
 import { isAimedAt } from '../attempts/index.js';
 import { otherRole, type Words } from '../vocabulary/index.js';
-import { ATTACKS, beginsThere, chainMarks, endsThere, isAgain, nextAttempt, placed, theirs } from './grammarMarks.js';
+import {
+  ATTACKS,
+  beginsThere,
+  chainMarks,
+  endsThere,
+  isAgain,
+  isRatherOthers,
+  nextAttempt,
+  placed,
+  theirs,
+} from './grammarMarks.js';
 import type { Piece, Said } from './piece.js';
 import type { Reading, Voice, Way } from './readings.js';
 
@@ -36,6 +46,10 @@ const firstDone = (r: Reading, doing: Doing): readonly Way[] => {
         r.voice === 'they' ? [['turned', 1]] : r.voice === 'they still' ? [['turned', 0.3]] : [],
         r.result !== null && r.attempt > 0 && r.pointer !== 'with' && !isOfTap(r, doing) ? [['order', 1]] : [],
         isUnderWay ? [['order', 1.8]] : [],
+        // *theo side control top, marco hip escapes*
+        (r.who !== null || (r.voice !== 'open' && r.voice !== 'us')) && isRatherOthers(r.place, key, words)
+          ? [['order', 2.6]]
+          : [],
       ),
     );
   return all;
@@ -64,13 +78,16 @@ const doneByThem = (r: Reading, { key, words }: Doing): readonly Way[] => {
   const all: Way[] = [];
   // what they hold says how it stands, not that they go on
   const goesOn = r.voice === 'they still' && !(r.told === 'grip' && (r.action === null || r.isOpen));
-  if (r.voice === 'they' || goesOn)
+  // *closed guard top, swept with a hook sweep*: from there it is the other side that does
+  const isOthers = r.voice === 'open' && r.action !== null && beginsThere(r.place, key, words).some(([, n]) => n < -1);
+  const isSame = r.pointer === 'with' && words.action(key)?.parent === theirs(r);
+  if (r.voice === 'they' || goesOn || isOthers || isSame)
     all.push(
       placed(
         { part: 'reaction', what: key, isAction: true },
         { met: true },
-        [['theirs', r.voice === 'they' ? 0.3 : 0.05]],
-        r.pointer === 'with' || r.pointer === 'because' ? [['mispointed', 1]] : [],
+        isOthers ? [['turned', 0.3]] : [['theirs', r.voice === 'they' ? 0.3 : 0.05]],
+        (r.pointer === 'with' && !isSame) || r.pointer === 'because' ? [['mispointed', 1]] : [],
         r.voice === 'they still' && r.isThen ? [['order', 0.6]] : [],
         // in a clause of its own an attack is rather that of whoever acts
         r.voice === 'they still' && ATTACKS.has(words.action(key)!.does) ? [['order', 1.1]] : [],
@@ -78,6 +95,9 @@ const doneByThem = (r: Reading, { key, words }: Doing): readonly Way[] => {
         // nor does the other side pass from below
         r.place?.role
           ? beginsThere({ ...r.place, role: otherRole(r.place.role) }, key, words).filter(([, n]) => n < 0)
+          : [],
+        r.place?.role && isRatherOthers({ ...r.place, role: otherRole(r.place.role) }, key, words)
+          ? [['order', 1.2]]
           : [],
       ),
     );

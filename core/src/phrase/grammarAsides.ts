@@ -143,6 +143,8 @@ export const asides = {
     { isOnThem = false }: Piece,
     words: Words,
   ): readonly Way[] => {
+    // *knee cut stopped, failed*: the same once more
+    if (r.result === result && r.isOpen) return [{ marks: [], change: {}, meant: null }];
     // won and failed is never said of one attempt
     if (r.result !== null || isWonWithout(r.finish, result)) return [];
     const does = r.action === null ? undefined : words.action(r.action)?.does;

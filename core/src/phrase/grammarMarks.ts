@@ -1,5 +1,5 @@
 import { isAimedAt, type Result } from '../attempts/index.js';
-import { otherRole, type ActionKind, type Role, type Words } from '../vocabulary/index.js';
+import { otherRole, type ActionKind, type Family, type Role, type Words } from '../vocabulary/index.js';
 import { holderOf } from './holderOf.js';
 import type { Reading, Way } from './readings.js';
 import type { Meant, SaidFinish, SaidPlace } from './types.js';
@@ -11,7 +11,6 @@ const OTHER_SIDE: Partial<Record<ActionKind, Role>> = {
   sweep: 'top',
   retention: 'top',
 };
-
 export const beginsThere = (place: SaidPlace | null, action: string | null, words: Words): readonly Mark[] => {
   const word = action === null ? undefined : words.action(action);
   const family = place && words.position(place.position)?.family;
@@ -19,6 +18,21 @@ export const beginsThere = (place: SaidPlace | null, action: string | null, word
   // a pass is the top's, a sweep the bottom's: not of whoever is said to be the other
   const isOther = OTHER_SIDE[word.does] === place.role && family !== 'standing';
   return [['begins', !word.from.includes(family) ? -0.7 : isOther ? -1.5 : 1]];
+};
+/** Where one side holds the other: from there it gets away from nothing. */
+const HOLDING: ReadonlySet<Family> = new Set(['pin', 'back', 'turtle']);
+/** Where one side is held: it gets no further from there. */
+const HELD: ReadonlySet<Family> = new Set(['pin', 'back']);
+const GETS_FURTHER: ReadonlySet<ActionKind> = new Set(['submission', 'advance', 'back take', 'pass']);
+
+/** Whether what is told of one side is rather done by the other, by who holds whom at a place. */
+export const isRatherOthers = (place: SaidPlace | null, action: string, words: Words): boolean => {
+  const does = words.action(action)?.does;
+  const family = place && words.position(place.position)?.family;
+  if (!does || !family) return false;
+  return place.role === 'top' || place.role === 'attacker'
+    ? does === 'escape' && HOLDING.has(family)
+    : GETS_FURTHER.has(does) && HELD.has(family);
 };
 export const endsThere = (
   action: string | null,
@@ -77,7 +91,7 @@ export const ATTACKS: ReadonlySet<ActionKind> = new Set([
 /** Where they are of whom it is said: *they half guard* is our top of it. */
 export const ofThem = (place: SaidPlace, words: Words): SaidPlace => {
   const word = words.position(place.position);
-  const theirs = word && holderOf(word.family, word.roles);
+  const theirs = word && holderOf(word);
   return theirs && word.roles.length > 1 ? { ...place, role: otherRole(theirs) } : place;
 };
 

@@ -37,7 +37,7 @@ const STEERING: readonly Listed[] = [
   ),
   ...pointer(
     'to',
-    'to|into|onto|in to|ends in|ends up in|ended in|ended up in|ending in|ending up in|end in|end up in|ends|ends on|finishes in|finished in|finish in|lands in|landed in|landing in|lands on|lands|landed|gets to|got to|arrives in|ends at|back to|goes to|moves to|for|back in|ended on top in|ends on top in|ending on top in|stuck in|got stuck in|gets stuck in|caught in|trapped in|settles in|settled in|stops in|stopped in',
+    'to|into|onto|in to|ends in|ends up in|ended in|ended up in|ending in|ending up in|end in|end up in|ends|ends on|finishes in|finished in|finish in|lands in|landed in|landing in|lands on|lands|landed|gets to|got to|arrives in|ends at|back to|goes to|moves to|for|back in|ended on top in|ends on top in|ending on top in|finish on top in|finishes on top in|finished on top in|end up on top in|ends up on top in|ended up on top in|stuck in|got stuck in|gets stuck in|caught in|trapped in|settles in|settled in|stops in|stopped in',
     0.4,
   ),
   ...pointer(
@@ -64,6 +64,7 @@ const STEERING: readonly Listed[] = [
     'flat on my back|flat on the back|flat on his back|flat on her back|flat on their back|flat on your back',
     1.2,
   ),
+  ...pointer('joint', 'choking arm|choking hand', 1.2),
   ...pointer('joint', 'half in|half way in|half out|half way|half hearted', 1.2),
   ...pointer('joint', 'cross the legs|cross my legs|cross the feet|cross the ankles', 4),
   ...pointer('joint', 'to the side|to one side|onto the side|to their side|to the other side|off to the side', 1.2),
@@ -115,7 +116,7 @@ const RESET_TEXTS: readonly Listed[] = [
     },
   ),
   ...list(
-    'stood up by the referee|restart*|reset*|stand up restart|restart stood up|referee stands them up|ref stands them up|restart standing|restarted standing',
+    'stood up by the referee|matte*|restart*|reset*|stand up restart|restart stood up|referee stands them up|ref stands them up|restart standing|restarted standing',
     {
       is: 'reset',
       how: 'stand-up',

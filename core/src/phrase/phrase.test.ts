@@ -176,7 +176,7 @@ describe('reading a phrase', () => {
 
 describe('lines of gym talk, marked by hand', () => {
   const folder = join(__dirname, '../testing/gymTalk');
-  const lines = ['first.txt', 'second.txt', 'third.txt', 'fourth.txt', 'fifth.txt'].flatMap((name) =>
+  const lines = ['first.txt', 'second.txt', 'third.txt', 'fourth.txt', 'fifth.txt', 'sixth.txt'].flatMap((name) =>
     markedLines(readFileSync(join(folder, name), 'utf8')),
   );
   // each is read once

@@ -58,9 +58,12 @@ const rolesAround = (line: Line, span: Span, words: Words): readonly Around[] =>
     }
   }
   const owner = line.at(span.from - 1)?.text ?? '';
-  const holder = holderOf(word.family, word.roles);
+  const holder = holderOf(word);
+  const other = holder && word.roles.find((r) => r !== holder && r !== 'even');
+  // *front headlock for him*
+  const isFor = line.at(span.to)?.text === 'for' && THEM.has(line.at(span.to + 1)?.text ?? '');
+  if (isFor && other) found.push({ role: other, from: span.from, to: span.to + 2, gain: 1.4 });
   if (holder && !line.at(span.from)!.opens && word.roles.length > 1) {
-    const other = word.roles.find((r) => r !== holder && r !== 'even');
     // *my back* is the one that is held, *my guard* the one that holds
     const mine = word.family === 'back' ? other : holder;
     if (MINE.has(owner) && mine) found.push({ role: mine, from: span.from - 1, to: span.to, gain: 0.3, isOwned: true });
@@ -70,6 +73,10 @@ const rolesAround = (line: Line, span: Span, words: Words): readonly Around[] =>
     const theirs = word.family === 'back' ? holder : other;
     if (THEIRS.has(owner) && theirs)
       found.push({ role: theirs, from: span.from - 1, to: span.to, gain: 0.3, isOwned: true });
+    // *passing half guard*: from above
+    const above = holder === 'bottom' ? other : word.family === 'passing' ? holder : undefined;
+    const isPassed = owner === 'passing' && line.at(span.from - 1)!.opens;
+    if (isPassed && above) found.push({ role: above, from: span.from - 1, to: span.to, gain: 1.1 });
   }
   return found;
 };
@@ -202,6 +209,8 @@ const piecesOfSpan = (line: Line, span: Span, words: Words): readonly Piece[] =>
       const owner = line.at(from)!.opens ? '' : (line.at(from - 1)?.text ?? '');
       // *sprawls on the single leg*: on what is done to them
       const isMet = owner === 'the' && ['on', 'against', 'off', 'after'].includes(line.at(from - 2)?.text ?? '');
+      // *no takedown*: of nothing that was done
+      if (owner === 'no' && words.all.some((w) => w.kind === 'action' && w.parent === key)) return [];
       // *guillotine position* is where they are
       const behind = line.at(to);
       if (behind && !behind.opens && behind.text === 'position') return [];
@@ -358,6 +367,8 @@ const holdPieces = (line: Line, at: number, spans: Spans, words: Words): readonl
     (isBare && !mayBeBare(line, from, to)) ||
     // two letters are no slip of what is held
     (isBare && quality < 1 && to - from === 1 && line.at(from)!.text.length <= 2) ||
+    // *wall, he has double unders*: where it happens
+    (isBare && hold.target === 'wall' && at === 0) ||
     // *has my back* is where they are, *got the back* where it ended
     (isBare && hold.target === 'back') ||
     (to <= named && isPutTogether(hold)) ||

@@ -51,6 +51,7 @@ const BECAUSE = {
   aim: 'by what is aimed at',
   same: 'as where it began',
   onTop: 'by who was on top',
+  sprawled: 'whoever shot is under a sprawl',
   usual: 'as it mostly is',
   tap: 'they tapped to it',
   places: 'from one place to the other',
@@ -139,6 +140,10 @@ const isOnTop = ({ from, likely, words }: Told): boolean => {
   );
 };
 
+const isSprawled = ({ parts, likely, words }: Told): boolean =>
+  (likely === null || words.action(likely)?.does === 'takedown') &&
+  parts.some(({ meant }) => meant.part === 'reaction' && meant.what === 'sprawls');
+
 /** Where it ended, with its side: by the aim, as it began, or by who was on top. */
 const endedIn = (finish: SaidFinish, told: Told): Roled<SaidFinish> => {
   const { from, likely, result, words } = told;
@@ -152,6 +157,9 @@ const endedIn = (finish: SaidFinish, told: Told): Roled<SaidFinish> => {
   const isMet = told.parts.some(({ meant }) => meant.part === 'reaction');
   if (!from && isMet && result !== 'success' && likely !== null && words.action(likely)?.from.includes(word.family))
     return as(usualRole(finish.position, likely, words), BECAUSE.same);
+  // *single leg, they sprawl, front headlock*: whoever shot is under it
+  const isUnder = word.family === 'turtle' && result !== 'success' && isSprawled(told);
+  if (isUnder && word.roles.includes('bottom')) return as('bottom', BECAUSE.sprawled);
   const aim = aims.find((a) => !('submission' in a) && isAim(a, finish, words));
   if (aim && 'role' in aim && word.roles.includes(aim.role)) return as(aim.role, BECAUSE.aim);
   if (from?.position === finish.position) return as(from.role, BECAUSE.same);

@@ -178,8 +178,11 @@ export class StepReading {
       step.isFiner && between.every((t) => SMALL.has(t.text)) && !this.isNoteWithin(told?.to ?? begin.from, begin.from);
     // the same place, spoken of again: there is nothing more in it
     if (step.isFiner && !isOne) return this.giveUp(tokens);
-    const isOfAsked = this.forgetCoarser(saying);
-    const before = isOne ? this.parts.pop() : undefined;
+    const coarse = this.forgetCoarser(saying);
+    const isOfAsked = coarse?.status === 'asked';
+    // *passes with a leg drag*: told in one breath, it is all of it
+    const isBreath = coarse !== undefined && coarse === told && this.left.every((t) => t.to <= coarse.from);
+    const before = isOne ? this.parts.pop() : isBreath ? coarse : undefined;
     if (before) this.left.splice(0, this.left.length, ...this.left.filter((t) => !between.includes(t)));
     const last = this.parts.at(-1);
     const [first] = this.waiting;
@@ -190,20 +193,21 @@ export class StepReading {
     if (step.before!.pointer === 'to') this.pointedTo.add(part);
     this.waiting = [];
     this.isPointing = false;
+    // what is left of what was told less exactly
+    if (coarse && !isBreath)
+      for (const token of this.typed.filter((t) => coarse.from <= t.from && t.to <= coarse.to)) {
+        this.setAside.add(token);
+        this.left.push(token);
+      }
   }
 
-  /** Told more exactly further on: what was said of it before is no part of its own any more; true if that was asked about. */
-  private forgetCoarser({ meant, attempt, isFiner: isFinerStep }: Saying): boolean {
+  /** Told more exactly further on: what was said of it before is no part of its own any more. */
+  private forgetCoarser({ meant, attempt, isFiner: isFinerStep }: Saying): PhrasePart | undefined {
     const coarse = this.parts.find(
       (p) => meant.part === 'entry' && p.meant.part === 'entry' && p.attempt === attempt && !isFinerStep,
     );
-    if (!coarse) return false;
-    this.parts.splice(this.parts.indexOf(coarse), 1);
-    for (const token of this.typed.filter((t) => coarse.from <= t.from && t.to <= coarse.to)) {
-      this.setAside.add(token);
-      this.left.push(token);
-    }
-    return coarse.status === 'asked';
+    if (coarse) this.parts.splice(this.parts.indexOf(coarse), 1);
+    return coarse;
   }
 
   private partOf({ piece, meant, attempt, at }: Saying, step: Reading, from: number): PhrasePart {

@@ -206,7 +206,7 @@ export const ACTIONS: readonly ActionWord[] = [
   action('front-arm-choke', 'rolling head-and-arm choke', 'submission', ['turtle', 'half guard', 'scramble', 'standing'], [tap('front-arm-triangle')], 'anaconda | anaconda choke | front head-and-arm choke | roll-through choke'),
   action('brabo-choke', 'brabo choke', 'submission', ['turtle', 'half guard', 'scramble', 'pin'], [tap('brabo-choke')], 'brabo | far-side head-and-arm choke'),
   action('north-south-choke', 'north-south choke', 'submission', ['pin'], [tap('north-south-choke')], 'north south choke | ns choke | choke from north-south | pt: estrangulamento norte sul'),
-  action('necktie-choke', 'necktie choke', 'submission', ['turtle', 'scramble'], [tap('necktie-choke')], 'peruvian necktie | japanese necktie | leg-over neck choke'),
+  action('necktie-choke', 'necktie choke', 'submission', ['turtle', 'scramble'], [tap('necktie-choke')], 'peruvian necktie | japanese necktie | peruvian neck tie | japanese neck tie | leg-over neck choke'),
   action('shin-choke', 'shin choke', 'submission', ['closed guard', 'pin'], [tap('shin-choke')], 'gogoplata | foot under the chin choke'),
   action('scissor-choke', 'leg scissor choke', 'submission', ['pin', 'back'], [tap('scissor-choke')], 'legs round the neck choke | ja: jigoku jime'),
   action('buggy-choke', 'buggy choke', 'submission', ['pin'], [tap('buggy-choke')], 'buggy | choke from under side control'),
