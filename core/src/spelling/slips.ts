@@ -62,8 +62,10 @@ const MOST_MISSING = Array.from({ length: LONGEST_LIMIT + 1 }, (_, typed) =>
 
 const INFINITE = Number.POSITIVE_INFINITY;
 const LONGEST = 60;
+/** What it costs at least that one side has a letter more than the other. */
+const LEAST_APART = Math.min(COST.vowelLeftOut, COST.doubled, COST.letterLeftOut, COST.letterTooMany);
 /** Fewer or more letters than this are never slips: the band of the table in which anything can stay below a limit. */
-const BAND = 7;
+const bandOf = (limit: number): number => Math.min(7, Math.floor(limit / LEAST_APART + 1e-9));
 
 /** Letters as numbers, and what it costs to leave each out: less for a vowel that is not the first, and for the second of two. */
 type Letters = {
@@ -117,7 +119,8 @@ const last = { whole: INFINITE, begun: INFINITE };
  */
 const slips = (typed: Letters, word: Letters, limit: number, limitBegun: number): typeof last => {
   const least = leastTyped(typed, word);
-  const isWhole = least <= limit && leastLeftOut(typed, word) <= limit;
+  const longer = (word.codes.length - typed.codes.length) * LEAST_APART;
+  const isWhole = least <= limit && longer <= limit && leastLeftOut(typed, word) <= limit;
   const isBegun = least <= limitBegun;
   last.whole = last.begun = INFINITE;
   if (!isWhole && !isBegun) return last;
@@ -135,6 +138,7 @@ const compare = (typed: Letters, word: Letters, limit: number): typeof last => {
   const [n, m] = [typed.codes.length, word.codes.length];
   last.whole = last.begun = INFINITE;
   if (n > LONGEST || m > LONGEST) return last;
+  const band = bandOf(limit);
   let [before, row, next] = table as [Float64Array, Float64Array, Float64Array];
   /** Two letters swapped lead over a row: only two in turn that are too dear are the end. */
   let wasOver = false;
@@ -143,8 +147,8 @@ const compare = (typed: Letters, word: Letters, limit: number): typeof last => {
   for (let i = 1; i <= n; i++) {
     const t = typed.codes[i - 1]!;
     const isTwice = i > 1 && typed.codes[i - 2] === t;
-    const from = Math.max(1, i - BAND);
-    const to = Math.min(m, i + BAND);
+    const from = Math.max(1, i - band);
+    const to = Math.min(m, i + band);
     next[from - 1] = from === 1 ? row[0]! + COST.letterTooMany : INFINITE;
     let least = next[from - 1]!;
     for (let j = from; j <= to; j++) {
@@ -152,7 +156,7 @@ const compare = (typed: Letters, word: Letters, limit: number): typeof last => {
       let best = row[j - 1]! + replacing[t * CODES + w]!;
       const left = next[j - 1]! + word.leavingOut[j - 1]!;
       if (left < best) best = left;
-      if (j < i + BAND) {
+      if (j < i + band) {
         const more = row[j]! + (isTwice && w === t ? COST.doubled : COST.letterTooMany);
         if (more < best) best = more;
       }
@@ -168,8 +172,8 @@ const compare = (typed: Letters, word: Letters, limit: number): typeof last => {
     wasOver = isOver;
     [before, row, next] = [row, next, before];
   }
-  for (let j = Math.min(3, m); j < m && j <= n + BAND; j++) if (row[j]! < last.begun) last.begun = row[j]!;
-  if (m <= n + BAND && n <= m + BAND) last.whole = row[m]!;
+  for (let j = Math.min(3, m); j < m && j <= n + band; j++) if (row[j]! < last.begun) last.begun = row[j]!;
+  if (m <= n + band && n <= m + band) last.whole = row[m]!;
   return last;
 };
 
@@ -227,6 +231,8 @@ const readied = (text: string): Spelled => {
 const BENT = 0.08;
 const BEGUN = 0.35;
 const FITS_LESS = 0.24;
+/** What another ending takes, as a slip. */
+const AS_BENT = BENT / FITS_LESS;
 
 /** Whether slips may lead from any word that begins with a letter (`Spelled.first`) to what was typed. */
 export const beginsLike = ({ first: t, second }: Spelled, first: number): boolean =>
@@ -256,14 +262,14 @@ export const fitSpelled = (typed: Spelled, word: Spelled, isWord: boolean): numb
   if (n - m > limit / COST.doubled) return 0;
   const limitBegun = limitOfBeginning(n);
   const { whole: asWhole, begun } = slips(typed.letters, word.letters, limit, limitBegun);
-  const asBegun = begun + BEGUN;
+  const asSpelled = Math.min(asWhole, begun + BEGUN);
   const isBent = typed.stem !== typed.text || word.stem !== word.text;
   const bent =
     isBent && typed.stem.length >= 3
-      ? slips(typed.stemLetters, word.stemLetters, Math.min(limit, limitFor(word.stem.length)), -1).whole
+      ? slips(typed.stemLetters, word.stemLetters, Math.min(limit, limitFor(word.stem.length), asSpelled - AS_BENT), -1)
+          .whole
       : INFINITE;
-  const asBent = bent + BENT / FITS_LESS;
-  const cost = Math.min(asWhole, asBegun, asBent);
+  const cost = Math.min(asSpelled, bent + AS_BENT);
   if (cost === INFINITE) return 0;
   return 1 - FITS_LESS * cost;
 };

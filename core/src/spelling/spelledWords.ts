@@ -10,12 +10,14 @@ const put = <K>(lists: Map<K, number[]>, key: K, at: number): void => {
 export class SpelledWords {
   readonly all: Spelled[] = [];
   /** Their numbers by their first letter. */ private readonly byFirst = new Map<number, number[]>();
+  /** And by their second. */ private readonly bySecond = new Map<number, number[]>();
   private readonly byStem = new Map<string, number[]>();
 
   /** Gives the number of the word. */
   add(word: Spelled): number {
     const at = this.all.push(word) - 1;
     put(this.byFirst, word.first, at);
+    put(this.bySecond, word.second, at);
     put(this.byStem, word.stem, at);
     return at;
   }
@@ -33,17 +35,14 @@ export class SpelledWords {
     const [letters, stemLetters] = [typed.letters.which, typed.stemLetters.which];
     const most = mostMissing(typed.letters.codes.length);
     const found: number[] = [];
-    for (const [first, alike] of this.byFirst) {
-      const isAny = beginsLike(typed, first);
-      for (const at of alike) {
-        const word = this.all[at]!;
-        if (!isAny && typed.first !== word.second) continue;
-        const may = most[Math.min(word.letters.codes.length, most.length - 1)]!;
-        if (isMissing(letters, word.letters.which, may) && isMissing(stemLetters, word.stemLetters.which, may))
-          continue;
+    const look = (at: number): void => {
+      const word = this.all[at]!;
+      const may = most[Math.min(word.letters.codes.length, most.length - 1)]!;
+      if (!isMissing(letters, word.letters.which, may) || !isMissing(stemLetters, word.stemLetters.which, may))
         found.push(at);
-      }
-    }
+    };
+    for (const [first, alike] of this.byFirst) if (beginsLike(typed, first)) for (const at of alike) look(at);
+    for (const at of this.bySecond.get(typed.first) ?? []) if (!beginsLike(typed, this.all[at]!.first)) look(at);
     return found;
   }
 }
