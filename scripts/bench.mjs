@@ -12,6 +12,7 @@ import { doors } from './bench/doors.mjs';
 import { signIn, untilTakenIn, up } from './bench/product.mjs';
 import { measuredOn, median, putSection } from './bench/report.mjs';
 import { follow } from './bench/follow.mjs';
+import { mapMoves } from './bench/mapMoves.mjs';
 import { smooth } from './bench/smooth.mjs';
 import { build } from './build.mjs';
 import { databaseThatRuns, freePort } from './database.mjs';
@@ -303,8 +304,8 @@ const figures = async () => {
   note(lines.join('\n'));
 };
 
-/** `npm run bench` measures everything; `npm run bench -- core`, `-- figures`, `-- media`, `-- phrase`, `-- smooth`, `-- follow` or `-- doors` only that part. */
-const PARTS = { core, figures, media, phrase, smooth, follow, doors };
+/** `npm run bench` measures everything; `npm run bench -- core`, `-- figures`, `-- media`, `-- phrase`, `-- smooth`, `-- follow`, `-- map` or `-- doors` only that part. */
+const PARTS = { core, figures, media, phrase, smooth, follow, map: mapMoves, doors };
 
 main(async () => {
   const asked = process.argv.slice(2);

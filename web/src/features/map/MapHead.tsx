@@ -5,6 +5,8 @@ import { MAP_TEXT as T, MAP_HEAD_TEXT } from './map.text.js';
 import { MapNav } from './MapNav.js';
 import { OnlyPicked } from './PickedSwitch.js';
 import { ViewSentence } from './ViewSentence.js';
+import type { Magnifier } from './magnifier.js';
+import { ZoomButtons } from './ZoomFrame.js';
 
 /** More places than this cannot be told apart on a screen. */
 const MOST_ON_SLIDER = 96;
@@ -15,12 +17,14 @@ export const MapHead = ({
   isTable,
   onTable,
   isWhole,
+  magnifier,
   places,
 }: {
   readonly picture: MapPicture;
   readonly isTable: boolean;
   readonly onTable: (isTable: boolean) => void;
   /** No place is picked. */ readonly isWhole: boolean;
+  readonly magnifier: Magnifier;
   /** How many places are shown, where not all of them fit. */
   readonly places: { readonly most: number; readonly all: number; readonly onMost: (most: number) => void } | undefined;
 }): React.JSX.Element => (
@@ -41,6 +45,7 @@ export const MapHead = ({
           />
         </Box>
       )}
+      {!isTable && <ZoomButtons magnifier={magnifier} />}
       <Choice
         label={T.shownAs}
         name="map-as"

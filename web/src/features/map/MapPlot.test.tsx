@@ -33,7 +33,7 @@ const picture = {
 };
 const places = [...new Set(lines.flatMap((l) => [l.from, l.to]))];
 
-const show = (place?: PlaceId) => {
+const show = (place?: PlaceId, drawn = lines) => {
   const store = configureStore({
     reducer: { server: serverApi.reducer, edits: queueSlice.reducer },
     middleware: (all) => all().concat(serverApi.middleware),
@@ -48,7 +48,7 @@ const show = (place?: PlaceId) => {
       <MapPlot
         picture={picture}
         places={places}
-        lines={lines}
+        lines={drawn}
         place={place}
         target={undefined}
         inHand={undefined}
@@ -113,6 +113,29 @@ describe('the map as a picture', () => {
     expect(document.activeElement).toBe(place);
     fireEvent.keyDown(place, { key: 'Escape' });
     expect(whole).toHaveBeenCalledTimes(1);
+  });
+
+  test('when several entries lead from one place to another, they should be one stroke until somebody points at it, and each by itself round a place', () => {
+    const one = lines.find((l) => l.to === 'side-control/top')!;
+    const beside = { ...one, id: 'beside', action: 'leg-weave', attempts: 6 };
+    const drawn = (): readonly (string | null)[] =>
+      [...document.querySelectorAll('[data-line]')].map((l) => l.getAttribute('data-line'));
+    const others = lines.filter((l) => l !== one).map((l) => l.id);
+    show(undefined, [...lines, beside]);
+    expect(drawn()).not.toContain('beside');
+    expect(drawn()).toHaveLength(lines.length);
+    const bundle = document.querySelector('[data-bundle="2"]')!;
+    expect(bundle.querySelector('title')!.textContent).toContain('2 entries: knee-through pass, leg-weave pass');
+    const width = (): number => Number(bundle.querySelector(`[stroke^="var"]`)!.getAttribute('stroke-width'));
+    const whole = width();
+    fireEvent.mouseEnter(bundle);
+    expect(new Set(drawn())).toEqual(new Set([...others, one.id, 'beside']));
+    expect(width()).toBeLessThan(whole);
+    fireEvent.mouseLeave(bundle);
+    expect(drawn()).toHaveLength(lines.length);
+    cleanup();
+    show('half-guard/top' as PlaceId, [...lines, beside]);
+    expect(drawn()).toContain('beside');
   });
 
   test('when a line is clicked, its clips should be asked for', () => {

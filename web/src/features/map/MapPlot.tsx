@@ -142,7 +142,7 @@ export const MapPlot = ({
       <HeightAxis layout={layout} yOf={yOf} />
       <g transform={`translate(${AXIS} 0)`}>
         <Columns layout={layout} yOf={yOf} height={height} />
-        <Lines {...of} ids={ids} onHover={setHovered} onLine={onLine} />
+        <Lines {...of} ids={ids} isClose={place !== undefined} onHover={setHovered} onLine={onLine} />
         <LineTexts {...of} texts={round.texts} isClose={place !== undefined} />
         {place !== undefined && (
           <UnfoldedHere {...{ place, words }} forks={round.forks} said={round.said} texts={round.forkTexts} />

@@ -16,6 +16,8 @@ import { MOST_PLACES, mostOf, mostThatFit } from './sizes.js';
 import { useOnMap } from './useOnMap.js';
 import { placesUnfolded, useUnfolded } from './useUnfolded.js';
 import { useMapPicture } from './useMapPicture.js';
+import { Magnifier } from './magnifier.js';
+import { ZoomFrame } from './ZoomFrame.js';
 
 /** Lines round a place that are drawn; the sheet beside has all of them. */
 const MOST_NEAR = 40;
@@ -30,6 +32,7 @@ export const MapScreen = (): React.JSX.Element => {
   const view = useSelector((state: MapState) => state.map.view);
   const [ref, size] = useSize({ width: 1280 - SHEET, height: 640 });
   const [asked, setAsked] = useState<number | null>(null);
+  const [magnifier] = useState(() => new Magnifier());
   const words = useWords();
   const { place, target, lineId, isTable, isPickingTarget, setPickingTarget, go, pick, takeLine } = useOnMap();
 
@@ -80,9 +83,10 @@ export const MapScreen = (): React.JSX.Element => {
           isTable={isTable}
           onTable={(is) => go({ place, to: target, line: lineId, as: is ? 'table' : undefined })}
           isWhole={place === undefined}
+          magnifier={magnifier}
           places={all > fitting ? { most, all, onMost: setAsked } : undefined}
         />
-        <Box ref={ref} flex="1" minHeight="0" overflowX="auto" overflowY="hidden">
+        <Box ref={ref} flex="1" minHeight="0" overflowX={isTable ? 'auto' : 'hidden'} overflowY="hidden">
           {picture.lines.length === 0 ? (
             <Box padding="4" role="status">
               {T.nothingCounted}
@@ -95,20 +99,22 @@ export const MapScreen = (): React.JSX.Element => {
               onLine={takeLine}
             />
           ) : (
-            <MapPlot
-              picture={picture}
-              places={shown.places}
-              lines={shown.lines}
-              place={drawn}
-              target={target}
-              inHand={lineId}
-              unfolded={unfolded}
-              width={size.width}
-              height={size.height}
-              onPick={pick}
-              onLine={takeLine}
-              onWhole={() => go({})}
-            />
+            <ZoomFrame magnifier={magnifier} of={drawn ?? ''}>
+              <MapPlot
+                picture={picture}
+                places={shown.places}
+                lines={shown.lines}
+                place={drawn}
+                target={target}
+                inHand={lineId}
+                unfolded={unfolded}
+                width={size.width}
+                height={size.height}
+                onPick={pick}
+                onLine={takeLine}
+                onWhole={() => go({})}
+              />
+            </ZoomFrame>
           )}
         </Box>
       </Flex>

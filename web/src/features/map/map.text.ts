@@ -100,6 +100,16 @@ export const LINE_TEXT = {
   done: (action: string, isTheirs: boolean, isBait: boolean) =>
     `${LINE_TEXT.by(action, isTheirs)}${isBait ? LINE_TEXT.bait : ''}`,
   bait: ' (bait)',
+  beside: (entries: readonly string[]): string => `${entries.length} entries: ${entries.join(', ')}`,
+} as const;
+
+export const ZOOM_TEXT = {
+  title: 'Size of the map',
+  larger: 'Larger',
+  smaller: 'Smaller',
+  whole: 'Back to its own size',
+  percent: (zoom: number): string => `${Math.round(zoom * 100)} %`,
+  hint: 'Ctrl and the wheel, or + and −; drag to move',
 } as const;
 
 export const PLACE_SHEET_TEXT = {

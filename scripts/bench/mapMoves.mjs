@@ -1,0 +1,139 @@
+// How smoothly the map of M moves under the hand: larger, smaller, dragged; at rest and with as many places as it shows at most.
+import { spawnSync } from 'node:child_process';
+import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { freePort } from '../database.mjs';
+import { root } from '../paths.mjs';
+import { Stop, note } from '../say.mjs';
+import { untilTakenIn, up } from './product.mjs';
+import { measuredOn, median, putSection } from './report.mjs';
+
+const need = createRequire(join(root, 'e2e/package.json'));
+const ACCOUNT = { email: 'coach@seeded-m.example', password: 'seeded-mat-5' };
+const TIMES = 5;
+const GOALS = { atRest: 50, atMost: 10, completeMs: 300, taskMs: 50 };
+
+/** In the page: waits until nothing has held it up for a second: the rest of the library has come. */
+const untilQuiet = async () => {
+  let lastAt = performance.now();
+  const watch = new PerformanceObserver(() => (lastAt = performance.now()));
+  watch.observe({ type: 'longtask' });
+  while (performance.now() - lastAt < 1000) await new Promise((next) => setTimeout(next, 50));
+  watch.disconnect();
+};
+
+/** In the page: pictures a second while it is made larger and smaller, and dragged, without a pause for so long; and the longest task meanwhile. */
+const moved = async (ms) => {
+  const frame = document.querySelector('[data-testid=map-frame]');
+  const { left, top, width, height } = frame.getBoundingClientRect();
+  const at = { clientX: left + width / 3, clientY: top + height / 2, ctrlKey: true, bubbles: true, cancelable: true };
+  const tasks = [];
+  const watch = new PerformanceObserver((list) => tasks.push(...list.getEntries().map((e) => e.duration)));
+  watch.observe({ type: 'longtask' });
+  const began = performance.now();
+  let pictures = 0;
+  while (performance.now() - began < ms) {
+    const way = Math.floor((performance.now() - began) / 500) % 2 ? 40 : -40;
+    frame.dispatchEvent(new WheelEvent('wheel', { ...at, deltaY: way }));
+    frame.scrollBy(way / 4, way / 4);
+    await new Promise((next) => requestAnimationFrame(next));
+    pictures++;
+  }
+  const took = performance.now() - began;
+  await new Promise((next) => setTimeout(next, 100));
+  watch.disconnect();
+  return { perSecond: (1000 * pictures) / took, longestMs: Math.round(Math.max(0, ...tasks)) };
+};
+
+/** In the page: the slider is moved along to its end; from its last move, when nothing on the map changes any more, in ms. */
+const slid = async () => {
+  const slider = document.querySelector('input[type=range]');
+  const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set;
+  let changedAt = performance.now();
+  const watch = new MutationObserver(() => (changedAt = performance.now()));
+  watch.observe(document.querySelector('[data-testid=map]'), { childList: true, subtree: true, attributes: true });
+  for (let value = Number(slider.value); value < Number(slider.max); value += 4) {
+    set.call(slider, String(Math.min(value + 4, Number(slider.max))));
+    slider.dispatchEvent(new Event('input', { bubbles: true }));
+    await new Promise((next) => requestAnimationFrame(next));
+  }
+  const stood = performance.now();
+  while (performance.now() - Math.max(stood, changedAt) < 1000) await new Promise((next) => setTimeout(next, 20));
+  watch.disconnect();
+  return Math.max(0, Math.round(changedAt - stood));
+};
+
+const measured = async (url) => {
+  const { chromium } = need('@playwright/test');
+  const browser = await chromium.launch({
+    executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-gpu'],
+  });
+  try {
+    const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+    await context.request.post(`${url}/api/sign-in`, { data: ACCOUNT, headers: { origin: url } });
+    const runs = [];
+    for (let i = 0; i < TIMES; i++) {
+      const page = await context.newPage();
+      await page.goto(`${url}/map`);
+      await page.locator('[data-place]').first().waitFor();
+      await page.evaluate(untilQuiet);
+      const lines = () => page.locator('[data-line]').count();
+      const rest = { lines: await lines(), ...(await page.evaluate(moved, 2000)) };
+      const completeMs = await page.evaluate(slid);
+      runs.push({ rest, completeMs, full: { lines: await lines(), ...(await page.evaluate(moved, 2000)) } });
+      await page.close();
+    }
+    return runs;
+  } finally {
+    await browser.close();
+  }
+};
+
+const held = (is) => (is ? 'held' : '**missed**');
+
+/** npm run bench -- map */
+export const mapMoves = async () => {
+  const folder = mkdtempSync(join(tmpdir(), 'odograph-map-'));
+  const port = await freePort();
+  const waiting = join(folder, 'waiting');
+  mkdirSync(waiting, { recursive: true });
+  const made = spawnSync(process.execPath, [
+    join(root, 'demo/dist/cli/seeded.js'),
+    ...['M', '1', join(waiting, 'seeded-M.json')],
+  ]);
+  if (made.status !== 0) throw new Stop(String(made.stderr));
+  const product = await up(folder, port);
+  try {
+    note('Taking M in …');
+    await untilTakenIn(folder);
+    note('Moving the map …');
+    const runs = await measured(`http://127.0.0.1:${port}`);
+    const of = (pick) => runs.map(pick);
+    const rates = (pick) =>
+      `${median(of(pick)).toFixed(0)} (${of(pick)
+        .map((n) => n.toFixed(0))
+        .join(', ')})`;
+    const [atRest, atEnd] = [of((r) => r.rest.longestMs), of((r) => r.full.longestMs)];
+    const [rest, full] = [median(of((r) => r.rest.perSecond)), median(of((r) => r.full.perSecond))];
+    const complete = of((r) => r.completeMs);
+    putSection('npm run bench -- map', [
+      measuredOn(),
+      '',
+      `The map of M (200 places, 7,651 lines) at 1280×800, made larger and smaller with the wheel and dragged for 2 s without a pause, ${TIMES} times; medians, and each time.`,
+      '',
+      `- at rest, ${runs[0].rest.lines} strokes: ${rates((r) => r.rest.perSecond)} pictures a second; goal ${GOALS.atRest}: ${held(rest >= GOALS.atRest)}`,
+      `- slider at its end, ${runs[0].full.lines} strokes: ${rates((r) => r.full.perSecond)} pictures a second; goal ${GOALS.atMost}: ${held(full >= GOALS.atMost)}`,
+      `- complete ${median(complete)} ms (${complete.join(', ')}) after the slider stood still at its end; goal ${GOALS.completeMs}: ${held(median(complete) <= GOALS.completeMs)}`,
+      `- longest task while it was moved at rest: ${median(atRest)} ms (${atRest.join(', ')}); with the slider at its end ${median(atEnd)} ms (${atEnd.join(', ')}); 0 = none over 50 ms; goal ${GOALS.taskMs}: ${held(Math.max(median(atRest), median(atEnd)) <= GOALS.taskMs)}`,
+    ]);
+    note(
+      `${rest.toFixed(0)} and ${full.toFixed(0)} pictures a second; complete after ${median(complete)} ms; longest task ${median(atRest)} and ${median(atEnd)} ms`,
+    );
+  } finally {
+    await product.down();
+    rmSync(folder, { recursive: true, force: true });
+  }
+};
