@@ -7,8 +7,10 @@ import { Magnifier } from './magnifier.js';
 import { ZoomButtons, ZoomFrame } from './ZoomFrame.js';
 
 beforeAll(() => {
-  Element.prototype.scrollTo = jest.fn() as never;
-  Element.prototype.scrollBy = jest.fn() as never;
+  // jsdom has no scrolling, and pointers without buttons
+  window.PointerEvent = MouseEvent as never;
+  Element.prototype.scrollTo = jest.fn();
+  Element.prototype.scrollBy = jest.fn();
 });
 afterEach(cleanup);
 
@@ -20,7 +22,7 @@ const show = (magnifier: Magnifier, of = '') => (
     </ZoomFrame>
   </ChakraProvider>
 );
-const percent = (): string => screen.getByRole('button', { name: 'Back to its own size' }).textContent!;
+const percent = (): string => screen.getByRole('button', { name: 'Back to its own size' }).textContent;
 const drawnAs = (): string => screen.getByText('the map').parentElement!.style.transform;
 
 test('when the map is made larger by a press, a key or the wheel, only its size should change, and another map be shown in its own size again', () => {
@@ -47,7 +49,7 @@ test('when the ground is dragged, the map should move along, and a press on what
   const magnifier = new Magnifier();
   render(show(magnifier));
   const frame = screen.getByTestId('map-frame');
-  frame.setPointerCapture = jest.fn() as never;
+  frame.setPointerCapture = jest.fn();
   const scrolled = jest.mocked(frame.scrollBy);
   scrolled.mockClear();
   fireEvent.pointerDown(screen.getByText('the map'), { button: 0 });
