@@ -43,51 +43,79 @@ for r in analysis["rates"]:
     check("a rate", (r["attempts"], r["successes"]) == (attempts, successes))
     check("an interval", (interval is None and r["low"] is None) or np.allclose(interval, (r["low"], r["high"]), atol=1e-9))
 
-# chances of each ending
-weight = np.zeros((len(nodes), len(nodes)))
-at = {n: i for i, n in enumerate(nodes)}
-for u, v, d in edges:
-    weight[at[u], at[v]] += d["count"]
-total = weight.sum(axis=1)
-counted = nx.DiGraph()
-counted.add_nodes_from(nodes)
-counted.add_edges_from((u, v) for u, v, d in edges if d["count"] > 0)
-unknown = {n for n in nodes if n not in terminal and total[at[n]] == 0}
-ends = terminal | unknown
-coming = set(ends)
-for n in ends:
-    coming |= nx.ancestors(counted, n)
-never = [n for n in nodes if n not in coming]
-inner = [n for n in nodes if n in coming and n not in ends]
-names = sorted(terminal) + ["unknown", "never"]
-index = [at[n] for n in inner]
-step = weight[index] / total[index, None] if inner else np.zeros((0, len(nodes)))
-into = np.zeros((len(inner), len(names)))
-for i, name in enumerate(sorted(terminal)):
-    into[:, i] = step[:, at[name]]
-into[:, -2] = step[:, [at[n] for n in unknown]].sum(axis=1) if unknown else 0
-into[:, -1] = step[:, [at[n] for n in never]].sum(axis=1) if never else 0
-points = np.array([float(graph.nodes[n].get("points", 0)) for n in nodes])
-entering = step.copy()
-for i, n in enumerate(inner):
-    entering[i, at[n]] = 0
-solved = np.linalg.solve(
-    np.eye(len(inner)) - step[:, index],
-    np.column_stack([into, np.ones(len(inner)), entering @ points]) if inner else np.zeros((0, len(names) + 2)),
-)
-place = {n: i for i, n in enumerate(inner)}
-worst = 0.0
-for c in analysis["chain"]:
-    n = c["place"]
-    if n in place:
-        row = solved[place[n]]
-        ours = [c["endings"].get(name, 0) for name in names] + [c["steps"], c["points"]]
-        worst = max(worst, float(np.max(np.abs(row - ours) / np.maximum(1, np.abs(row)))))
-    else:
-        name = n if n in terminal else "unknown" if n in unknown else "never"
-        check("an ending of its own", c["endings"] == {name: 1} and c["steps"] == 0 and c["points"] == 0)
-check("chances, steps or points", worst < 1e-10)
-check("number of chains", len(analysis["chain"]) == len(nodes))
+# chances of each ending: of whoever acts, and with what the other side does
+SIDES = {"top": "bottom", "bottom": "top", "attacker": "defender", "defender": "attacker"}
+
+
+def flipped(n):
+    if n.startswith("won:") or n.startswith("lost:"):
+        return ("lost:" if n[0] == "w" else "won:") + n.split(":", 1)[1]
+    head, _, role = n.rpartition("/")
+    return f"{head}/{SIDES.get(role, role)}" if head else n
+
+
+def check_chain(chain, steps, points):
+    nodes = sorted({n for u, v, _ in steps for n in (u, v)})
+    over = {n for n in nodes if n in terminal or flipped(n) in terminal}
+    at = {n: i for i, n in enumerate(nodes)}
+    weight = np.zeros((len(nodes), len(nodes)))
+    counted = nx.DiGraph()
+    counted.add_nodes_from(nodes)
+    for u, v, count in steps:
+        weight[at[u], at[v]] += count
+        if count > 0:
+            counted.add_edge(u, v)
+    total = weight.sum(axis=1)
+    unknown = {n for n in nodes if n not in over and total[at[n]] == 0}
+    ends = over | unknown
+    coming = set(ends)
+    for n in ends:
+        coming |= nx.ancestors(counted, n)
+    inner = [n for n in nodes if n in coming and n not in ends]
+    names = sorted(over) + ["unknown", "never"]
+    index = [at[n] for n in inner]
+    step = weight[index] / total[index, None] if inner else np.zeros((0, len(nodes)))
+    into = np.zeros((len(inner), len(names)))
+    for i, name in enumerate(sorted(over)):
+        into[:, i] = step[:, at[name]]
+    into[:, -2] = step[:, [at[n] for n in unknown]].sum(axis=1) if unknown else 0
+    never = [n for n in nodes if n not in coming]
+    into[:, -1] = step[:, [at[n] for n in never]].sum(axis=1) if never else 0
+    gained = np.array([points(n) for n in nodes])
+    entering = step.copy()
+    for i, n in enumerate(inner):
+        entering[i, at[n]] = 0
+    solved = np.linalg.solve(
+        np.eye(len(inner)) - step[:, index],
+        np.column_stack([into, np.ones(len(inner)), entering @ gained]) if inner else np.zeros((0, len(names) + 2)),
+    )
+    place = {n: i for i, n in enumerate(inner)}
+    worst = 0.0
+    for c in chain:
+        n = c["place"]
+        if n in place:
+            row = solved[place[n]]
+            ours = [c["endings"].get(name, 0) for name in names] + [c["steps"], c["points"]]
+            worst = max(worst, float(np.max(np.abs(row - ours) / np.maximum(1, np.abs(row)))))
+        else:
+            name = n if n in over else "unknown" if n in unknown else "never"
+            check("an ending of its own", c["endings"] == {name: 1} and c["steps"] == 0 and c["points"] == 0)
+    check("chances, steps or points", worst < 1e-10)
+    check("number of chains", {c["place"] for c in chain} == set(nodes))
+    return worst
+
+
+points = {n: float(d.get("points", 0)) for n, d in graph.nodes(data=True)}
+own = [(u, v, d["count"]) for u, v, d in edges]
+worst = check_chain(analysis["chain"], own, lambda n: points.get(n, 0))
+# the points of a place that the map does not have stand with its other side, or nowhere: then they are asked of the analysis
+known = {**points, **{p["id"]: float(p["points"]) for p in analysis["places"]}}
+both = own + [(flipped(u), flipped(v), count) for u, v, count in own]
+if all(flipped(n) in known for n in nodes):
+    worst = max(worst, check_chain(analysis["chainOfBoth"], both, lambda n: known[n] - known[flipped(n)]))
+else:
+    stripped = [{**c, "points": 0} for c in analysis["chainOfBoth"]]
+    worst = max(worst, check_chain(stripped, both, lambda n: 0))
 
 # crossroads, parts, dead ends, loops
 between = nx.betweenness_centrality(plain, normalized=False)

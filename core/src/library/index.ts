@@ -23,6 +23,7 @@ export {
 export { analyseWhole } from './whole.js';
 export { secondsIn, sheetPartOf, sheetSourceFrom, sheetSourceOf, type SheetPart } from './sheetSource.js';
 export { byFootage } from './byFootage.js';
+export { pointsAhead, stepsOfBoth, stepsOfOwn } from './bothSides.js';
 export { graphOfLines, isEnding, type ReactionTexts, type Thought } from './thinking.js';
 export { datedOf, knownForPrinciples, startsFrom } from './known.js';
 export { asShown, forMembers, isForAcademy, shownOf, type LibraryRows, type Shown } from './audience.js';

@@ -25,6 +25,7 @@ import {
   type SheetSource,
 } from '../sheets/index.js';
 import type { Words } from '../vocabulary/index.js';
+import { pointsAhead, stepsOfBoth } from './bothSides.js';
 import type { AnalysedLine, AnalysedPlace, Analysis } from './analysis.js';
 
 export type AnalysedGroup = {
@@ -53,6 +54,7 @@ export type AnalysedBands = {
 export type Thought = {
   readonly rates: readonly AnalysedGroup[];
   readonly chain: readonly AnalysedProspect[];
+  /** The same with what the other side does. */ readonly chainOfBoth: readonly AnalysedProspect[];
   readonly bands: readonly AnalysedBands[];
   readonly hubs: readonly Hub[];
   readonly components: readonly (readonly string[])[];
@@ -76,6 +78,12 @@ export const isEnding = (id: string): boolean => {
   const place = readPlace(id);
   return place !== undefined && place.kind !== 'state';
 };
+
+const chainOf = (graph: Digraph, pointsOf: (id: string) => number): readonly AnalysedProspect[] =>
+  [...prospectsOf(graph, isEnding, pointsOf)].map(([place, p]) => ({
+    ...{ place, steps: p.steps, points: p.points },
+    endings: Object.fromEntries(p.endings),
+  }));
 
 const groupsOf = (lines: readonly AnalysedLine[]): readonly AnalysedGroup[] => {
   const groups = new Map<string, { readonly line: AnalysedLine; successes: number }>();
@@ -122,10 +130,8 @@ export const thoughtOf = (
   const loops = loopsOf(graph, LOOPS);
   return {
     rates: groupsOf(lines),
-    chain: [...prospectsOf(graph, isEnding, pointsOf)].map(([place, p]) => ({
-      ...{ place, steps: p.steps, points: p.points },
-      endings: Object.fromEntries(p.endings),
-    })),
+    chain: chainOf(graph, pointsOf),
+    chainOfBoth: chainOf(digraphOf(stepsOfBoth(lines, true)), (id) => pointsAhead(id as PlaceId)),
     bands: starts.flatMap((place) => {
       const bands = graph.ids.includes(place) ? bandsFrom(graph, place, isEnding, pointsOf) : undefined;
       return bands ? [{ ...bands, place, endings: Object.fromEntries(bands.endings) }] : [];

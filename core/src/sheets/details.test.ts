@@ -14,6 +14,7 @@ import {
   errorsIn,
   factsIn,
   metBy,
+  narrowed,
   reactionSheet,
   reactionsMet,
   triesOf,
@@ -63,6 +64,26 @@ describe('the sheet of an entry', () => {
   test('an entry nobody tried should be empty, and the entries be listed by how often they were tried', () => {
     expect(entrySheet('nothing', source)).toMatchObject({ from: [], met: [], depth: undefined, all: { n: 0 } });
     expect(entriesOf(source.cases)[0]).toEqual({ action: 'overhead-sweep', n: 4 });
+  });
+});
+
+describe('what a sheet looks at', () => {
+  test('cold and as an answer should be the two parts of all, and each hold what it says', () => {
+    const [cold, answering] = (['cold', 'answering'] as const).map((begun) => narrowed(source, { begun }));
+    expect(entrySheet('hip-bump', cold!).all).toMatchObject({ n: 1, attemptIds: ['02'] });
+    expect(entrySheet('hip-bump', answering!).all).toMatchObject({ n: 0 });
+    // it answers the posted hand
+    expect(entrySheet('double-wrist-lock', answering!).all).toMatchObject({ n: 1, worked: 1 });
+    const ids = (of: readonly { readonly attempt: Attempt }[]) => of.map((c) => c.attempt.id);
+    expect([...ids(cold!.cases), ...ids(answering!.cases)].sort()).toEqual(ids(source.cases));
+  });
+
+  test('a side should leave what was said to lie on it, and nothing said leave all', () => {
+    const left = told('left', { state: stateOf('half-guard/top'), lead: 'left' });
+    const of = sourceOf([...LOGGED, left], words);
+    expect(narrowed(of, { lead: 'left' }).cases.map((c) => c.attempt.id)).toEqual(['18', 'left']);
+    expect(narrowed(of, { lead: 'right' }).cases.every((c) => c.attempt.lead === 'right')).toBe(true);
+    expect(narrowed(of, {})).toBe(of);
   });
 });
 

@@ -1,4 +1,4 @@
-import { bandsFrom, digraphOf, housePoints, isEnding, prospectFrom, type PlaceId } from '@odograph/core';
+import { bandsFrom, digraphOf, housePoints, isEnding, pointsAhead, prospectFrom, type PlaceId } from '@odograph/core';
 import { expose } from 'comlink';
 import type { Chances, ChancesWorker } from './chances.protocol.js';
 
@@ -6,10 +6,10 @@ const DRAWS = 200;
 /** It is told so often how far it is. */
 const TELL_EVERY = 10;
 
-const pointsOf = (id: string): number => housePoints(id as PlaceId);
-
 const worker: ChancesWorker = {
-  chances: ({ place, arcs }, onShare): Chances | null => {
+  chances: ({ place, sides, arcs }, onShare): Chances | null => {
+    const points = sides === 'both' ? pointsAhead : housePoints;
+    const pointsOf = (id: string): number => points(id as PlaceId);
     const graph = digraphOf(arcs);
     if (!graph.ids.includes(place)) return null;
     const prospect = prospectFrom(graph, place, isEnding, pointsOf);

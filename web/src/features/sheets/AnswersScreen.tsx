@@ -2,6 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import {
   answerTable,
   answersFound,
+  narrowed,
   placeName,
   placesByWeight,
   readPlace,
@@ -23,7 +24,7 @@ import { askedIn, sayAsked } from './asked.js';
 import { CellPanel } from './CellPanel.js';
 import { ChancesHere } from './ChancesHere.js';
 import { EitherHere, HoldsHere, TheirList, TimesList } from './MoreHere.js';
-import { PageFrame, Parts, RowPanel, ToldHere, WhichOne, toldRows } from './page/index.js';
+import { PageFrame, Parts, PlaceSwitches, RowPanel, ToldHere, WhichOne, toldRows, useNarrowing } from './page/index.js';
 import { PLACE_TEXT, SHEET_TEXT as T } from './sheets.text.js';
 import { usePutOnList } from './usePutOnList.js';
 
@@ -66,7 +67,9 @@ const useSheet = (picture: MapPicture | null) => {
   const [search, setSearch] = useSearchParams();
   const view = useSelector((state: MapState) => state.map.view);
   const words = useWords();
-  const { source, share } = useSheetSource(view);
+  const { source: whole, share } = useSheetSource(view);
+  const { narrowing, kept } = useNarrowing();
+  const source = useMemo(() => whole && narrowed(whole, narrowing), [whole, narrowing]);
   const places = useMemo(() => (picture ? placesOf(picture) : []), [picture]);
   const place = (search.get('place') ?? places[0]) as PlaceId | undefined;
   const found = useMemo(() => source && answersFound(source), [source]);
@@ -88,9 +91,9 @@ const useSheet = (picture: MapPicture | null) => {
       row.cells.flatMap((cell) => (cellKey(row, cell.column) === key ? [{ row, cell }] : [])),
     )[0];
   const go = (next: { readonly place?: string; readonly cell?: string; readonly row?: string }): void =>
-    setSearch({ ...(place ? { place } : {}), ...next });
+    setSearch({ ...kept, ...(place ? { place } : {}), ...next });
   const rowKey = search.get('row') ?? undefined;
-  return { source, share, places, place, found, table, theirs, key, picked, rowKey, go };
+  return { source, whole, share, places, place, found, table, theirs, key, picked, rowKey, go };
 };
 
 const timesHere = (source: SheetSource, place: PlaceId): Times =>
@@ -103,7 +106,7 @@ const timesHere = (source: SheetSource, place: PlaceId): Times =>
 export const AnswersScreen = (): React.JSX.Element => {
   const picture = useMapPicture();
   const words = useWords();
-  const { source, share, places, place, found, table, theirs, key, picked, rowKey, go } = useSheet(picture);
+  const { source, whole, share, places, place, found, table, theirs, key, picked, rowKey, go } = useSheet(picture);
   const { onList, put } = usePutOnList();
   const at = place === undefined ? undefined : readPlace(place);
   const state = at?.kind === 'state' ? { position: at.position, role: at.role } : null;
@@ -155,6 +158,7 @@ export const AnswersScreen = (): React.JSX.Element => {
       onClose={close}
     >
       {picture && <OnlyPicked totals={picture.totals} />}
+      {place !== undefined && <PlaceSwitches place={place} source={whole} />}
       {!source || !found || !table || !picture || !toldHere || place === undefined ? (
         <Box role="status">{T.building(share)}</Box>
       ) : table.rows.length + theirs.length === 0 ? (

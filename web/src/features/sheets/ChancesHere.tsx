@@ -1,12 +1,24 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { NEVER, UNKNOWN, placeName, type Band, type PlaceId, type Words } from '@odograph/core';
+import {
+  NEVER,
+  UNKNOWN,
+  flipPlace,
+  placeName,
+  stepsOfBoth,
+  stepsOfOwn,
+  type Band,
+  type PlaceId,
+  type Words,
+} from '@odograph/core';
 import { useEffect, useMemo, useState } from 'react';
+import { useSelector } from 'react-redux';
 import { Link } from 'react-router';
-import { Action, Subheading } from '../../design/index.js';
+import { Action, Choice, Subheading } from '../../design/index.js';
 import { askChances } from '../../workers/chances.client.js';
-import type { Chances, ChancesQuestion } from '../../workers/chances.protocol.js';
+import type { Chances, ChancesQuestion, Sides } from '../../workers/chances.protocol.js';
 import type { MapLine } from '../../workers/map.protocol.js';
 import { useWords } from '../library/index.js';
+import type { MapState } from '../map/index.js';
 import { CHANCES_TEXT as T } from './sheets.text.js';
 
 const endingName = (ending: string, words: Words): string =>
@@ -19,14 +31,7 @@ type State = {
 };
 
 /** Chances from a place, worked out apart from the page while they are wanted; null where nothing can be said, undefined while they aren't there. */
-const useChances = (place: PlaceId, lines: readonly MapLine[], isWanted: boolean): Pick<State, 'chances' | 'share'> => {
-  const question = useMemo(
-    (): ChancesQuestion => ({
-      place,
-      arcs: lines.flatMap(({ from, to, count, side }) => (side === 'own' ? [{ from, to, weight: count }] : [])),
-    }),
-    [place, lines],
-  );
+const useChances = (question: ChancesQuestion, isWanted: boolean): Pick<State, 'chances' | 'share'> => {
   const [state, setState] = useState<State>();
   useEffect(() => {
     if (!isWanted) return undefined;
@@ -61,24 +66,44 @@ const Bar = ({ at, band }: { readonly at: number; readonly band: Band }): React.
   </svg>
 );
 
-/** The steps out of a place that a chance is made of, each with the line on the map that its clips stand behind. */
-const Why = ({ place, lines }: { readonly place: PlaceId; readonly lines: readonly MapLine[] }): React.JSX.Element => {
+/** A step out of a place, with the line on the map that its clips stand behind: what this side does there, or what is done to it. */
+type Out = { readonly line: MapLine; readonly to: PlaceId; readonly isTheirs: boolean };
+
+const stepsOut = (place: PlaceId, lines: readonly MapLine[], sides: Sides, isWhoever: boolean): readonly Out[] =>
+  lines
+    .flatMap((line): Out[] => {
+      if (line.count === 0) return [];
+      const isOwn = line.side === 'own' && line.from === place;
+      const own = isOwn ? [{ line, to: line.to, isTheirs: false }] : [];
+      if (sides === 'own') return own;
+      if (line.side === 'their') return line.from === place ? [{ line, to: line.to, isTheirs: true }] : [];
+      return isWhoever && line.from === flipPlace(place)
+        ? [...own, { line, to: flipPlace(line.to), isTheirs: true }]
+        : own;
+    })
+    .sort((a, b) => b.line.count - a.line.count);
+
+/** The steps out of a place that a chance is made of. */
+const Why = ({ out }: { readonly out: readonly Out[] }): React.JSX.Element => {
   const words = useWords();
-  const out = lines
-    .filter((l) => l.side === 'own' && l.from === place && l.count > 0)
-    .sort((a, b) => b.count - a.count);
-  const total = out.reduce((sum, l) => sum + l.count, 0);
+  const total = out.reduce((sum, { line }) => sum + line.count, 0);
   return (
     <Box marginTop="2" paddingLeft="3" borderLeftWidth="3px" borderColor="hairline" fontSize="15px" maxWidth="640px">
       <Box marginBottom="2">{T.because(total)}</Box>
       <Box as="ul" listStyleType="none">
-        {out.map((l) => (
-          <Box as="li" key={l.id} display="grid" gridTemplateColumns="84px minmax(0, 1fr)" columnGap="3">
+        {out.map(({ line, to, isTheirs }) => (
+          <Box
+            as="li"
+            key={`${line.id} ${isTheirs}`}
+            display="grid"
+            gridTemplateColumns="84px minmax(0, 1fr)"
+            columnGap="3"
+          >
             <Box as="span" fontVariantNumeric="tabular-nums" color="inkSoft">
-              {T.step(l.count, total)}
+              {T.step(line.count, total)}
             </Box>
-            <Link to={`/map?place=${encodeURIComponent(place)}&line=${encodeURIComponent(l.id)}`}>
-              {words.name('action', l.action)} → {placeName(l.to, words)}
+            <Link to={`/map?place=${encodeURIComponent(line.from)}&line=${encodeURIComponent(line.id)}`}>
+              {T.goes(words.name('action', line.action), placeName(to, words), isTheirs)}
             </Link>
           </Box>
         ))}
@@ -87,24 +112,9 @@ const Why = ({ place, lines }: { readonly place: PlaceId; readonly lines: readon
   );
 };
 
-const MOST = 8;
-
-/** Where it ends from a place, if it goes on as it was counted; each figure says why. */
-export const ChancesHere = ({
-  place,
-  lines,
-}: {
-  readonly place: PlaceId;
-  readonly lines: readonly MapLine[];
-}): React.JSX.Element => {
+/** What may come of it: each ending with its chance, then steps and points. */
+const Endings = ({ chances, sides }: { readonly chances: Chances; readonly sides: Sides }): React.JSX.Element => {
   const words = useWords();
-  const [isStopped, setStopped] = useState(false);
-  const [isWhy, setWhy] = useState(false);
-  const { chances, share } = useChances(place, lines, !isStopped);
-  const isCounted = useMemo(
-    () => lines.some((l) => l.side === 'own' && l.from === place && l.count > 0),
-    [lines, place],
-  );
   const one = (name: string, text: string, bar: React.ReactNode): React.JSX.Element => (
     <Box
       as="li"
@@ -123,10 +133,62 @@ export const ChancesHere = ({
     </Box>
   );
   return (
+    <Box as="ul" listStyleType="none" marginTop="1">
+      {chances.endings
+        .slice(0, MOST)
+        .map(({ ending, at, band }) =>
+          one(endingName(ending, words), T.percent(at, band.low, band.high), <Bar at={at} band={band} />),
+        )}
+      {one(T.steps, T.number(chances.steps.at, chances.steps.band.low, chances.steps.band.high), null)}
+      {one(
+        sides === 'both' ? T.ahead : T.points,
+        T.number(chances.points.at, chances.points.band.low, chances.points.band.high),
+        null,
+      )}
+    </Box>
+  );
+};
+
+const MOST = 8;
+
+/** Where it ends from a place, if it goes on as it was counted; each figure says why. */
+export const ChancesHere = ({
+  place,
+  lines,
+}: {
+  readonly place: PlaceId;
+  readonly lines: readonly MapLine[];
+}): React.JSX.Element => {
+  const isWhoever = useSelector((state: MapState) => state.map.view.pointOfView?.kind !== 'athletes');
+  const [isStopped, setStopped] = useState(false);
+  const [isWhy, setWhy] = useState(false);
+  const [sides, setSides] = useState<Sides>('own');
+  const question = useMemo(
+    (): ChancesQuestion => ({
+      ...{ place, sides },
+      arcs: sides === 'own' ? stepsOfOwn(lines) : stepsOfBoth(lines, isWhoever),
+    }),
+    [place, lines, sides, isWhoever],
+  );
+  const { chances, share } = useChances(question, !isStopped);
+  const out = useMemo(() => stepsOut(place, lines, sides, isWhoever), [place, lines, sides, isWhoever]);
+  const isCounted = out.length > 0;
+  return (
     <Box as="section" data-testid="chances">
       <Flex alignItems="baseline" gap="3" wrap="wrap">
         <Subheading>{T.title}</Subheading>
         <Box color="inkSoft">{T.lead}</Box>
+        <Choice
+          label={T.sides}
+          name="chances-of"
+          isTight
+          value={sides}
+          options={[
+            ['own', T.own],
+            ['both', T.both],
+          ]}
+          onChange={setSides}
+        />
         {isCounted && (
           <Action tone="quiet" aria-expanded={isWhy} onClick={() => setWhy(!isWhy)}>
             {T.why}
@@ -147,17 +209,9 @@ export const ChancesHere = ({
       ) : chances === null ? (
         <Box color="inkSoft">{T.nothing}</Box>
       ) : (
-        <Box as="ul" listStyleType="none" marginTop="1">
-          {chances.endings
-            .slice(0, MOST)
-            .map(({ ending, at, band }) =>
-              one(endingName(ending, words), T.percent(at, band.low, band.high), <Bar at={at} band={band} />),
-            )}
-          {one(T.steps, T.number(chances.steps.at, chances.steps.band.low, chances.steps.band.high), null)}
-          {one(T.points, T.number(chances.points.at, chances.points.band.low, chances.points.band.high), null)}
-        </Box>
+        <Endings chances={chances} sides={sides} />
       )}
-      {isWhy && <Why place={place} lines={lines} />}
+      {isWhy && <Why out={out} />}
     </Box>
   );
 };

@@ -80,6 +80,11 @@ export const CHANCES_TEXT = {
   why: 'Why?',
   steps: 'Steps until then',
   points: 'Points on the way',
+  ahead: 'Points ahead on the way',
+  sides: 'Whose steps count',
+  own: 'what this side does',
+  both: 'what either side does',
+  goes: (action: string, to: string, isTheirs: boolean): string => `${isTheirs ? 'them: ' : ''}${action} → ${to}`,
   never: 'no end: it goes round and round',
   unknown: 'a place nothing is recorded from',
   percent: (at: number, low: number, high: number): string =>

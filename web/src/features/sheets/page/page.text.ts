@@ -20,6 +20,18 @@ export const PAGE_TEXT = {
   toRoutePage: 'Open it',
 } as const;
 
+export const SWITCH_TEXT = {
+  begun: 'How it began',
+  anyBegun: 'however it began',
+  cold: 'cold',
+  answering: 'after a reaction',
+  role: 'Who is looked at',
+  side: 'Which side',
+  anySide: 'either side',
+  left: 'left',
+  right: 'right',
+} as const;
+
 export const HOLD_PAGE_TEXT = {
   title: 'What a hold is worth',
   which: 'Which hold',

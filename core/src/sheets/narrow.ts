@@ -1,0 +1,23 @@
+import type { Side } from '../attempts/index.js';
+import type { SheetSource } from './cases.js';
+
+/** What of a library a sheet looks at, beside its view. What is absent lets everything through. */
+export type Narrowing = {
+  /** `cold`: nothing came before that it answers; `answering`: it answers what the other side did. */
+  readonly begun?: 'cold' | 'answering' | undefined;
+  /** On which side of the body the place lay where it began, where that is said. */ readonly lead?: Side | undefined;
+};
+
+/** The same, made of those attempts alone. What answers what stays as it was. O(attempts + answers). */
+export const narrowed = (source: SheetSource, { begun, lead }: Narrowing): SheetSource => {
+  if (begun === undefined && lead === undefined) return source;
+  const answering = new Set(source.answers.map((a) => a.attemptId));
+  return {
+    ...source,
+    cases: source.cases.filter(
+      ({ attempt }) =>
+        (begun === undefined || answering.has(attempt.id) === (begun === 'answering')) &&
+        (lead === undefined || attempt.lead === lead),
+    ),
+  };
+};
