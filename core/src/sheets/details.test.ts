@@ -13,6 +13,7 @@ import {
   entrySheet,
   errorsIn,
   factsIn,
+  lineBehind,
   metBy,
   narrowed,
   reactionSheet,
@@ -64,6 +65,19 @@ describe('the sheet of an entry', () => {
   test('an entry nobody tried should be empty, and the entries be listed by how often they were tried', () => {
     expect(entrySheet('nothing', source)).toMatchObject({ from: [], met: [], depth: undefined, all: { n: 0 } });
     expect(entriesOf(source.cases)[0]).toEqual({ action: 'overhead-sweep', n: 4 });
+  });
+});
+
+describe('the line that some attempts went', () => {
+  test('it should be that of the most that worked, then of the most tried, and none where only baits or others are meant', () => {
+    const [failed, worked] = [told('x', {}), told('y', { result: 'success' })];
+    const elsewhere = told('z', { finish: { kind: 'state', ...stateOf('closed-guard/top') } });
+    const { cases } = sourceOf([failed, worked, elsewhere, { ...told('bait', { intent: 'bait' }) }], words);
+    const line = { from: 'closed-guard/bottom', action: 'hip-bump', to: 'mount/top' };
+    expect(lineBehind(['x', 'y', 'z'], cases)).toEqual(line);
+    expect(lineBehind(['z'], cases)).toEqual({ ...line, to: 'closed-guard/top' });
+    expect(lineBehind(['bait'], cases)).toBeUndefined();
+    expect(lineBehind(['gone'], cases)).toBeUndefined();
   });
 });
 

@@ -25,6 +25,7 @@ export { survivalOf, type Kept, type Survival, type SurvivalStep } from './survi
 export { holdKey, holdKind, holdKindsOf, holdSheet, type HoldKind, type HoldSheet, type HoldUse } from './holds.js';
 export { reachOf, type EvidenceReach, type StepReach } from './reach.js';
 export { apartOf, relativesOf, type RelativePart } from './relatives.js';
+export { lineBehind, type WayOn } from './lineBehind.js';
 export { narrowed, type Narrowing } from './narrow.js';
 export { shareWithin, spreadOf, timesOf, type Spread, type Times } from './times.js';
 export {

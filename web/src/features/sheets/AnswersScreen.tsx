@@ -150,9 +150,9 @@ export const AnswersScreen = (): React.JSX.Element => {
       }
       panel={
         picked && place ? (
-          <CellPanel place={place} row={picked.row} cell={picked.cell} onClose={close} />
+          <CellPanel {...{ place, source }} row={picked.row} cell={picked.cell} onClose={close} />
         ) : (
-          row && <RowPanel row={row} onClose={close} />
+          row && <RowPanel row={row} source={source} onClose={close} />
         )
       }
       onClose={close}

@@ -1,11 +1,21 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { isHole, type AnswerRow, type AnswerSeen, type AskedFor, type Cell, type PlaceId } from '@odograph/core';
+import {
+  isHole,
+  lineBehind,
+  type AnswerRow,
+  type AnswerSeen,
+  type AskedFor,
+  type Cell,
+  type PlaceId,
+  type SheetSource,
+} from '@odograph/core';
 import { Link } from 'react-router';
 import { Action, Subheading } from '../../design/index.js';
 import { ClipLinks, useClipsOf, useLibrary, useMayWrite, useWords } from '../library/index.js';
-import { ANSWERED_TEXT, ClipOnTheSpot } from '../map/index.js';
+import { ANSWERED_TEXT, ClipOnTheSpot, cellKey } from '../map/index.js';
 import { AnsweredMark } from './AnsweredMark.js';
 import { askedIn, sayAsked } from './asked.js';
+import { PutIntoRoute } from './page/index.js';
 import { sayEntry, sayMet } from './sayMet.js';
 import { SHEET_TEXT as T } from './sheets.text.js';
 import { usePutOnList } from './usePutOnList.js';
@@ -63,11 +73,13 @@ export const AnswersSeen = ({
 /** One box of the table taken in hand: how it went, what answers it, the clips in which it was met. */
 export const CellPanel = ({
   place,
+  source,
   row,
   cell,
   onClose,
 }: {
   readonly place: PlaceId;
+  readonly source: SheetSource | undefined;
   readonly row: AnswerRow;
   readonly cell: Cell;
   readonly onClose: () => void;
@@ -77,6 +89,10 @@ export const CellPanel = ({
   const behind = useClipsOf(cell.attemptIds);
   const asked = askedIn(place, row, cell);
   const rules = principles.filter((p) => cell.principleIds.includes(p.id));
+  // what was met, and what answers it best
+  const [first, ...others] = [cell.attemptIds, cell.answers[0]?.attemptIds ?? []].flatMap(
+    (ids) => (source && lineBehind(ids, source.cases)) ?? [],
+  );
   const isOvercome = cell.status === 'works' && !cell.answers.some((a) => a.worked > 0);
   return (
     <Box as="aside" aria-label={T.cell(sayEntry(row, words), sayMet(cell.column, words))} padding="4">
@@ -108,6 +124,7 @@ export const CellPanel = ({
           )}
         </>
       )}
+      {first && <PutIntoRoute key={cellKey(row, cell.column)} lines={[first, ...others]} />}
       {rules.length > 0 && (
         <Box marginTop="4">
           <Subheading marginBottom="1">{T.rules}</Subheading>

@@ -1,5 +1,5 @@
-import { Flex } from '@chakra-ui/react';
-import { placeName, type RouteStep } from '@odograph/core';
+import { Box, Flex } from '@chakra-ui/react';
+import { placeName, type RouteStep, type WayOn } from '@odograph/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { v7 as newId } from 'uuid';
@@ -7,27 +7,27 @@ import { Action, Picked } from '../../../design/index.js';
 import { useLibrary, useMayWrite, useWords } from '../../library/index.js';
 import { useEdit } from '../../replica/index.js';
 import { PAGE_TEXT as T } from './page.text.js';
-import type { SheetRow } from './rows.js';
 
 const NEW = 'new';
 
-/** Puts a line of a sheet behind the steps of a route that is kept, or begins a route with it. */
-export const PutIntoRoute = ({ line }: { readonly line: NonNullable<SheetRow['line']> }): React.JSX.Element | null => {
+/** Puts lines of a sheet behind the steps of a route that is kept, or begins a route with them. */
+export const PutIntoRoute = ({ lines }: { readonly lines: readonly [WayOn, ...WayOn[]] }): React.JSX.Element | null => {
   const { routes } = useLibrary();
   const mayWrite = useMayWrite();
   const words = useWords();
   const edit = useEdit();
-  const name = T.from(words.name('action', line.action), placeName(line.from, words));
+  const names = lines.map((line) => T.from(words.name('action', line.action), placeName(line.from, words)));
+  const [name] = names as [string];
   const [which, setWhich] = useState<string>();
   const [put, setPut] = useState<{ readonly id: string; readonly name: string }>();
   const into = which ?? routes[0]?.id ?? NEW;
   if (!mayWrite) return null;
   const onPut = (): void => {
-    const step: RouteStep = { id: newId(), ...line, clipId: null, cue: '', note: '' };
+    const steps = lines.map((line): RouteStep => ({ id: newId(), ...line, clipId: null, cue: '', note: '' }));
     const route = routes.find((r) => r.id === into);
-    if (route) edit({ kind: 'route', id: route.id, changes: { steps: [...route.steps, step] } });
+    if (route) edit({ kind: 'route', id: route.id, changes: { steps: [...route.steps, ...steps] } });
     const id = route?.id ?? newId();
-    if (!route) edit({ kind: 'new route', route: { id, version: 0, name, steps: [step] } });
+    if (!route) edit({ kind: 'new route', route: { id, version: 0, name, steps } });
     setPut({ id, name: route?.name ?? name });
   };
   return (
@@ -41,6 +41,9 @@ export const PutIntoRoute = ({ line }: { readonly line: NonNullable<SheetRow['li
         </>
       ) : (
         <>
+          <Box flexBasis="100%" color="inkSoft" fontSize="14px">
+            {T.thatGoes(names)}
+          </Box>
           <Action onClick={onPut}>{T.toRoute}</Action>
           <Picked
             aria-label={T.whichRoute}

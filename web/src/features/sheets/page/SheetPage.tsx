@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { answersFound, narrowed, type AnswersFound, type SheetSource } from '@odograph/core';
+import { answersFound, lineBehind, narrowed, type AnswersFound, type SheetSource } from '@odograph/core';
 import { useLayoutEffect, useMemo } from 'react';
 import { useSelector } from 'react-redux';
 import { Link, useSearchParams } from 'react-router';
@@ -39,12 +39,15 @@ export const useSheetOf = (): SheetOf => {
 /** The clips behind a line. */
 export const RowPanel = ({
   row,
+  source,
   onClose,
 }: {
   readonly row: SheetRow;
+  /** Where its line is looked up, where the row is none itself. */ readonly source?: SheetSource | undefined;
   readonly onClose: () => void;
 }): React.JSX.Element => {
   const clips = useClipsOf(row.attemptIds);
+  const line = useMemo(() => row.line ?? (source && lineBehind(row.attemptIds, source.cases)), [row, source]);
   return (
     <Box as="aside" aria-label={T.clipsOf(row.name)} padding="4">
       <Flex justifyContent="space-between" alignItems="baseline" gap="3" marginBottom="2">
@@ -62,7 +65,7 @@ export const RowPanel = ({
           <Link to={row.sheet}>{T.itsSheet}</Link>
         </Action>
       )}
-      {row.line && <PutIntoRoute key={`route ${row.key}`} line={row.line} />}
+      {line && <PutIntoRoute key={`route ${row.key}`} lines={[line]} />}
     </Box>
   );
 };
@@ -188,7 +191,7 @@ export const SheetPage = ({
   return (
     <PageFrame
       title={title}
-      panel={row && <RowPanel row={row} onClose={close} />}
+      panel={row && <RowPanel row={row} source={source} onClose={close} />}
       onClose={close}
       beside={
         options.length > 0 && (

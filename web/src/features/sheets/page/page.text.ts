@@ -13,6 +13,7 @@ export const PAGE_TEXT = {
   itsSheet: 'Its own page',
   from: (action: string, place: string): string => `${action} from ${place}`,
   baitFrom: (place: string): string => `${place} (as a bait)`,
+  thatGoes: (lines: readonly string[]): string => lines.join(', then '),
   toRoute: 'Put into a route',
   whichRoute: 'Put into which route',
   newRoute: 'a new route',

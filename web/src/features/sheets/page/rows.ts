@@ -1,4 +1,4 @@
-import type { Interval, PlaceId, Went } from '@odograph/core';
+import type { Interval, WayOn, Went } from '@odograph/core';
 import { PAGE_TEXT as T } from './page.text.js';
 
 /** A line of a sheet: what it says, how often that was, and the attempts behind it. */
@@ -9,8 +9,7 @@ export type SheetRow = {
   readonly interval?: Interval | undefined;
   /** Said under it. */ readonly more?: string | undefined;
   readonly attemptIds: readonly string[];
-  /** Of a line of the map: what a route can go along. */ readonly line?:
-    { readonly from: PlaceId; readonly action: string; readonly to: PlaceId } | undefined;
+  /** Of a line of the map: what a route can go along. */ readonly line?: WayOn | undefined;
   /** Where more is said of it. */ readonly sheet?: string;
 };
 
