@@ -61,4 +61,5 @@ export const libraryFile = Joi.object<Library>({
   principles: Joi.array().default([]),
   todos: Joi.array().default([]),
   drawings: Joi.array().default([]),
+  plans: Joi.array().default([]),
 }).unknown();

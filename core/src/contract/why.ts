@@ -1,5 +1,6 @@
 import Joi from 'joi';
 import type { Drawing } from '../drawings/index.js';
+import type { Plan } from '../plans/index.js';
 import type { Principle } from '../principles/index.js';
 import { KEPT } from '../rows/index.js';
 import type { Todo } from '../todos/index.js';
@@ -35,3 +36,13 @@ export const newDrawing = Joi.object<NewDrawing>({
 });
 export type DrawingEdit = EditOf<Partial<DrawingFields>>;
 export const drawingEdit = editOf<Partial<DrawingFields>>(saidOf(KEPT.drawing));
+
+export type PlanFields = SentFields<Plan, typeof KEPT.plan>;
+export type NewPlan = New & PlanFields & Pick<Plan, 'lines'>;
+export const newPlan = Joi.object<NewPlan>({
+  ...made(),
+  ...newOf(KEPT.plan),
+  lines: schemaOf(KEPT.plan.lines.told).required(),
+});
+export type PlanEdit = EditOf<Partial<PlanFields>>;
+export const planEdit = editOf<Partial<PlanFields>>(saidOf(KEPT.plan));

@@ -2,6 +2,7 @@ import type { Attempt, Clip, KeptRoute } from '../attempts/index.js';
 import type { Drawing } from '../drawings/index.js';
 import type { Moment } from '../moments/index.js';
 import type { Person } from '../people/index.js';
+import type { Plan } from '../plans/index.js';
 import type { Principle } from '../principles/index.js';
 import type { Todo } from '../todos/index.js';
 import type { AliasLines, AngleFields, AthleteRef, Binned, FootageFields, PersonFields } from '../contract/index.js';
@@ -13,6 +14,7 @@ export type MomentChanges = Partial<Pick<Moment, 'at' | 'attemptId' | 'state' | 
 export type PrincipleChanges = Partial<Omit<Principle, 'id' | 'version'>>;
 export type TodoChanges = Partial<Omit<Todo, 'id' | 'version' | 'kind' | 'opened'>>;
 export type DrawingChanges = Partial<Omit<Drawing, 'id' | 'version' | 'footageId' | 'angleId'>>;
+export type PlanChanges = Partial<Pick<Plan, 'name'>>;
 export type RouteChanges = Partial<Pick<KeptRoute, 'name' | 'steps'>>;
 /** A person who is not there yet is made with the name given. */
 export type FootageChanges = Partial<FootageFields> & {
@@ -27,7 +29,7 @@ type FieldEdit<Kind extends string, Changes> = { readonly kind: Kind; readonly i
 export type MadeClip = { readonly attempt: Attempt; readonly clip: Clip };
 
 /** What can be taken away: into the bin, or, where that has no room for it, until undo. */
-export type Removable = Binned | 'moment' | 'principle' | 'todo' | 'drawing';
+export type Removable = Binned | 'moment' | 'principle' | 'todo' | 'drawing' | 'plan';
 
 /** What somebody does to the library, said once: `applyEdit` shows it, `requestOf` sends it. */
 export type Doing =
@@ -41,6 +43,7 @@ export type Doing =
   | { readonly kind: 'new principle'; readonly principle: Principle }
   | { readonly kind: 'new todo'; readonly todo: Todo }
   | { readonly kind: 'new drawing'; readonly drawing: Drawing }
+  | { readonly kind: 'new plan'; readonly plan: Plan }
   | FieldEdit<'attempt', AttemptChanges>
   | FieldEdit<'clip', ClipChanges>
   | FieldEdit<'angle', Partial<AngleFields>>
@@ -51,6 +54,7 @@ export type Doing =
   | FieldEdit<'principle', PrincipleChanges>
   | FieldEdit<'todo', TodoChanges>
   | FieldEdit<'drawing', DrawingChanges>
+  | FieldEdit<'plan', PlanChanges>
   /** What is said of a word, whole. */
   | { readonly kind: 'word'; readonly change: WordChange }
   | { readonly kind: 'aliases'; readonly lines: AliasLines['lines'] }

@@ -40,7 +40,7 @@ const ADDRESS: Readonly<Record<Kept, string>> = { ...ROWS, word: 'words' };
 
 type Making = Extract<
   LibraryEdit,
-  { kind: 'new moment' | 'new person' | 'new route' | 'new principle' | 'new todo' | 'new drawing' }
+  { kind: 'new moment' | 'new person' | 'new route' | 'new principle' | 'new todo' | 'new drawing' | 'new plan' }
 >;
 const withoutVersion = <T extends { readonly version: number }>({ version, ...fields }: T): Omit<T, 'version'> => {
   void version;
@@ -61,6 +61,8 @@ const madeOf = (edit: Making): readonly [Kept, object] => {
       return ['principle', withoutVersion(edit.principle)];
     case 'new todo':
       return ['todo', withoutVersion(edit.todo)];
+    case 'new plan':
+      return ['plan', withoutVersion(edit.plan)];
     case 'new drawing': {
       const { footageId, ...fields } = withoutVersion(edit.drawing);
       void footageId;
@@ -106,6 +108,7 @@ export const requestOf = (edit: LibraryEdit, base: number | null): EditRequest =
     case 'new route':
     case 'new principle':
     case 'new todo':
+    case 'new plan':
     case 'new drawing': {
       const [of, fields] = madeOf(edit);
       return post(ADDRESS[of], fields);
@@ -117,6 +120,7 @@ export const requestOf = (edit: LibraryEdit, base: number | null): EditRequest =
     case 'footage':
     case 'moment':
     case 'person':
+    case 'plan':
     case 'principle':
     case 'route':
     case 'todo': {

@@ -2,7 +2,7 @@ import { asSaid, type Attempt, type Clip, type Instant } from '../attempts/index
 import { type Person } from '../people/index.js';
 import type { AthleteRef } from '../contract/index.js';
 import { LISTS, type Library } from '../library/index.js';
-import type { ClipChanges, FootageChanges, LibraryEdit, MomentChanges, Removable } from './edit.js';
+import type { ClipChanges, FootageChanges, LibraryEdit, MadeClip, MomentChanges, Removable } from './edit.js';
 
 /** Where the records lie that edits change. */
 export const ROWS = { ...LISTS, word: 'wordChanges' } as const;
@@ -58,6 +58,7 @@ const removed = (library: Library, what: Removable, id: string): Library => {
     case 'drawing':
     case 'moment':
     case 'person':
+    case 'plan':
     case 'principle':
     case 'route':
     case 'todo':
@@ -103,6 +104,18 @@ const withFootage = (library: Library, id: string, { athleteA, athleteB, ...fiel
     footage: changed(library.footage, id, (f) => ({ ...f, ...fields, ...ids })),
   };
 };
+/** Clips with the attempts that they look at. */
+const withMade = (library: Library, made: readonly MadeClip[]): Library => ({
+  ...library,
+  attempts: upsert(
+    library.attempts,
+    made.map((m) => m.attempt),
+  ),
+  clips: upsert(
+    library.clips,
+    made.map((m) => m.clip),
+  ),
+});
 /** A mark that is put somewhere by hand stays there. */
 const settled = (changes: MomentChanges): MomentChanges & { readonly settled?: true } =>
   changes.at ? { ...changes, settled: true } : changes;
@@ -114,16 +127,9 @@ const settled = (changes: MomentChanges): MomentChanges & { readonly settled?: t
 export const applyEdit = (library: Library, edit: LibraryEdit): Library => {
   switch (edit.kind) {
     case 'new clip':
-      return {
-        ...library,
-        attempts: upsert(library.attempts, [edit.attempt]),
-        clips: upsert(library.clips, [edit.clip]),
-      };
-    case 'new clips': {
-      const attempts = edit.made.map((m) => m.attempt);
-      const clips = edit.made.map((m) => m.clip);
-      return { ...library, attempts: upsert(library.attempts, attempts), clips: upsert(library.clips, clips) };
-    }
+      return withMade(library, [edit]);
+    case 'new clips':
+      return withMade(library, edit.made);
     case 'new look':
       return { ...library, clips: upsert(library.clips, [edit.clip]) };
     case 'new moment':
@@ -136,6 +142,8 @@ export const applyEdit = (library: Library, edit: LibraryEdit): Library => {
       return { ...library, principles: upsert(library.principles, [edit.principle]) };
     case 'new todo':
       return { ...library, todos: upsert(library.todos, [edit.todo]) };
+    case 'new plan':
+      return { ...library, plans: upsert(library.plans, [edit.plan]) };
     case 'new drawing':
       return { ...library, drawings: upsert(library.drawings, [edit.drawing]) };
     case 'attempt':
@@ -150,6 +158,7 @@ export const applyEdit = (library: Library, edit: LibraryEdit): Library => {
     case 'angle':
     case 'drawing':
     case 'person':
+    case 'plan':
     case 'principle':
     case 'route':
     case 'todo': {

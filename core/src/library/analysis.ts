@@ -1,5 +1,6 @@
 import { placeFamily, placeName, readPlace, stateId, type PlaceId } from '../attempts/index.js';
 import { RowTable, Tally, heightsOf, type CountingView } from '../map/index.js';
+import { unseenOf, type Plan } from '../plans/index.js';
 import { bestRoutes, lineCost, type RouteGoal } from '../routes/index.js';
 import { housePoints } from '../scoring/index.js';
 import type { Words } from '../vocabulary/index.js';
@@ -155,5 +156,29 @@ export const analyseRows = (
     places: ids.map((id) => analysedPlace(id, heights.get(id), words)),
     lines: book.lines.map(analysedLine),
     routes: questions.map((question) => analysedRoutes(question, book)),
+  };
+};
+
+const NOTHING_SEEN = {
+  ...{ count: 0, attempts: 0, successes: 0, partial: 0, competition: 0, training: 0, picked: 0, shown: 0 },
+  ...{ proposed: 0, given: 0, thrown: 0, low: null, high: null, cost: null },
+} as const;
+
+/** The map with the lines that are only planned, and the places to which only they lead; they have no figures. */
+export const withPlanned = (analysis: Analysis, plans: readonly Pick<Plan, 'lines'>[], words: Words): Analysis => {
+  const planned = unseenOf(plans, analysis.lines);
+  if (!planned.length) return analysis;
+  const known = new Set<string>(analysis.places.map((p) => p.id));
+  const more = new Set(planned.flatMap(({ from, to }) => [from, to]).filter((id) => !known.has(id)));
+  const lines = planned.map(({ from, to, ...line }): AnalysedLine => ({
+    ...{ ...NOTHING_SEEN, ...line },
+    ...{ from: from as PlaceId, to: to as PlaceId },
+  }));
+  return {
+    ...analysis,
+    places: [...analysis.places, ...[...more].map((id) => analysedPlace(id as PlaceId, undefined, words))].sort(
+      (a, b) => (a.id < b.id ? -1 : 1),
+    ),
+    lines: [...analysis.lines, ...lines],
   };
 };

@@ -55,12 +55,12 @@ const of = <R>(
 const tellerShown = (by: Teller | null, { persons }: Shown): Teller | null =>
   by?.kind === 'person' && persons.has(by.personId) ? by : null;
 
-/** Of lists, principles and drawings, what they see. */
+/** Of lists, principles, drawings and plans, what they see. */
 const whyShown = (
   rows: LibraryRows,
   shown: Shown,
   isClipShown: (id: string) => boolean,
-): Pick<LibraryRows, 'todos' | 'drawings' | 'principles'> => {
+): Pick<LibraryRows, 'todos' | 'drawings' | 'principles' | 'plans'> => {
   const { text } = shown;
   const seen = {
     todos: of(
@@ -81,6 +81,11 @@ const whyShown = (
       (d) => shown.angles.has(d.angleId),
       (d) => ({ ...d, shapes: d.shapes.map((s) => ({ ...s, text: text(s.text) })) }),
     ),
+    plans: of(
+      rows.plans,
+      () => true,
+      (p) => ({ ...p, name: text(p.name) }),
+    ),
     principles: of(
       rows.principles,
       (p) =>
@@ -96,7 +101,7 @@ const whyShown = (
       }),
     ),
   };
-  return seen as Pick<LibraryRows, 'todos' | 'drawings' | 'principles'>;
+  return seen as Pick<LibraryRows, 'todos' | 'drawings' | 'principles' | 'plans'>;
 };
 
 /**

@@ -14,6 +14,7 @@ export {
   ANY_SUBMISSION,
   analyse,
   analyseRows,
+  withPlanned,
   type AnalysedLine,
   type AnalysedPlace,
   type AnalysedRoute,

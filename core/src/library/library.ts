@@ -3,6 +3,7 @@ import { type Attempt, type Clip, type KeptRoute, type Timed } from '../attempts
 import type { Drawing } from '../drawings/index.js';
 import { type Moment } from '../moments/index.js';
 import { type Person } from '../people/index.js';
+import type { Plan } from '../plans/index.js';
 import type { Principle } from '../principles/index.js';
 import type { Todo } from '../todos/index.js';
 import type { Logged } from '../map/index.js';
@@ -27,6 +28,7 @@ export type Library = {
   readonly principles: readonly Principle[];
   readonly todos: readonly Todo[];
   readonly drawings: readonly Drawing[];
+  readonly plans: readonly Plan[];
 };
 
 /** Under which name a library lists the rows of each kind. */
@@ -42,6 +44,7 @@ export const LISTS = {
   principle: 'principles',
   todo: 'todos',
   drawing: 'drawings',
+  plan: 'plans',
 } as const satisfies Record<Exclude<Entity, 'word'>, keyof Library>;
 export type Listed = keyof typeof LISTS;
 export const LISTED = Object.keys(LISTS) as readonly Listed[];

@@ -3,11 +3,13 @@ import type { Attempt, Clip, KeptRoute } from '../attempts/index.js';
 import type { Drawing } from '../drawings/index.js';
 import type { Moment } from '../moments/index.js';
 import type { Person } from '../people/index.js';
+import type { Plan } from '../plans/index.js';
 import type { Principle } from '../principles/index.js';
 import type { Todo } from '../todos/index.js';
 import { ATTEMPT, CLIP, MOMENT } from './attempt.js';
 import { ANGLE, FILE, FOOTAGE } from './footage.js';
 import { PERSON } from './people.js';
+import { PLAN } from './plan.js';
 import { ROUTE } from './route.js';
 import { DRAWING, PRINCIPLE, TODO } from './why.js';
 import { WORD, type KeptWord } from './word.js';
@@ -49,6 +51,7 @@ export const KEPT = {
   footage: FOOTAGE,
   moment: MOMENT,
   person: PERSON,
+  plan: PLAN,
   principle: PRINCIPLE,
   route: ROUTE,
   todo: TODO,
@@ -66,6 +69,7 @@ export type RowOf = {
   readonly footage: Footage;
   readonly moment: Moment;
   readonly person: Person;
+  readonly plan: Plan;
   readonly principle: Principle;
   readonly route: KeptRoute;
   readonly todo: Todo;

@@ -4,7 +4,7 @@ import type { Me, People } from '@odograph/core/contract';
 import { v7 as newId } from 'uuid';
 import type { AcademyId } from '../database/academyId.js';
 import { JobsRepository } from '../queue/jobs.repository.js';
-import { EXAMPLES, PRINCIPLE, ROUTE_STEP, TODO, WORD, drawingRequest } from '../testing/bodies.js';
+import { EXAMPLES, PLAN, PRINCIPLE, ROUTE_STEP, TODO, WORD, drawingRequest } from '../testing/bodies.js';
 import { joined } from '../testing/people.js';
 import { libraryOf, newClip, newPiece } from '../testing/requests.js';
 import { COACH, OTHER_COACH, TestApp, type Client } from '../testing/testApp.js';
@@ -166,6 +166,8 @@ describe('every route', () => {
     expect((await head.ask('POST', '/api/principles', principle)).status).toBe(200);
     const todo = { editId: newId(), id: newId(), ...TODO };
     expect((await head.ask('POST', '/api/todos', todo)).status).toBe(200);
+    const plan = { editId: newId(), id: newId(), ...PLAN };
+    expect((await head.ask('POST', '/api/plans', plan)).status).toBe(200);
     const drawing = drawingRequest(angleId);
     expect((await head.ask('POST', '/api/drawings', drawing)).status).toBe(200);
     const uploadId = newId();
@@ -191,6 +193,7 @@ describe('every route', () => {
       moments: momentId,
       principles: principle.id,
       todos: todo.id,
+      plans: plan.id,
       drawings: drawing.id,
       attempts: attempt.id,
       persons: footage.athleteA,

@@ -22,7 +22,7 @@ import {
 } from '@odograph/core';
 import fc from 'fast-check';
 import { v7 as newId } from 'uuid';
-import { PRINCIPLE, TODO, drawingRequest } from '../testing/bodies.js';
+import { PLAN, PRINCIPLE, TODO, drawingRequest } from '../testing/bodies.js';
 import { libraryOf, newClip, newPiece } from '../testing/requests.js';
 import { COACH, TestApp, type Client } from '../testing/testApp.js';
 
@@ -147,6 +147,10 @@ describe('what an edit is shown to do, and what the server does with it', () => 
     await agree({ kind: 'todo', id: todo.id, changes: { due: '2026-04-01', footageId, at: { angleId, frame: 12 } } });
     await agree({ kind: 'todo', id: todo.id, changes: { status: 'done', clipIds: [one.clip.id] } });
     await agree({ kind: 'remove', what: 'todo', id: todo.id });
+    const plan = { ...PLAN, id: newId(), version: 0 };
+    await agree({ kind: 'new plan', plan });
+    await agree({ kind: 'plan', id: plan.id, changes: { name: 'by the long way' } });
+    await agree({ kind: 'remove', what: 'plan', id: plan.id });
     const shapes = drawingRequest(angleId).shapes as Drawing['shapes'];
     const frames = { from: ticks(10), to: ticks(20) };
     const drawn = { ...BARE_DRAWING, ...frames, id: newId(), version: 0, footageId, angleId, shapes };

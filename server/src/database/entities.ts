@@ -10,6 +10,7 @@ export const TABLES = {
   moment: 'moments',
   drawing: 'drawings',
   person: 'persons',
+  plan: 'plans',
   principle: 'principles',
   route: 'routes',
   todo: 'todos',

@@ -21,6 +21,7 @@ import * as adviceListsDrawings from './migrations/0015-advice-lists-drawings.js
 import * as views from './migrations/0016-views.js';
 import * as aims from './migrations/0017-aims.js';
 import * as theirs from './migrations/0018-theirs.js';
+import * as plans from './migrations/0019-plans.js';
 
 const MIGRATIONS = [
   first,
@@ -41,6 +42,7 @@ const MIGRATIONS = [
   views,
   aims,
   theirs,
+  plans,
 ] as const;
 
 type Step = { readonly context: QueryInterface };

@@ -7,6 +7,7 @@ import {
   type Clip,
   type Entity,
   type Library,
+  type Plan,
   type LibraryLists,
   type Listed,
   type RowOf,
@@ -169,6 +170,11 @@ export class LibraryRepository {
       attributes: ['id', 'angleId'],
     });
     return new Map(rows.map((row) => [row.get('id') as string, row.get('angleId') as string]));
+  }
+
+  /** What is planned. */
+  plans(academy: AcademyId): Promise<readonly Plan[]> {
+    return this.rows(academy, 'plan');
   }
 
   /** The footage, angles and files that attempts lie in. */

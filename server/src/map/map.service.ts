@@ -54,13 +54,14 @@ export class MapService {
 
   /** Writes the map as GraphML, out of the packed rows. Whoever goes away meanwhile ends it. */
   async graphml(session: Session, to: Writable): Promise<void> {
-    const [{ bytes }, wordChanges] = await Promise.all([
+    const [{ bytes }, wordChanges, plans] = await Promise.all([
       this.version(session).then((version) => this.wholeRows(session, version)),
       this.records.wordChanges(session.academyId),
+      this.records.plans(session.academyId),
     ]);
     await this.turns.take(session.accountId, async () => {
       if (to.destroyed) return;
-      await pipeline(apart({ kind: 'graphml', rows: bytes, wordChanges }), to).catch((error: unknown) => {
+      await pipeline(apart({ kind: 'graphml', rows: bytes, wordChanges, plans }), to).catch((error: unknown) => {
         if (!to.destroyed) throw error;
       });
     });

@@ -8,7 +8,9 @@ import {
   packRows,
   toGraphml,
   unpackRows,
+  withPlanned,
   wordsOf,
+  type Plan,
   type RowsMessage,
   type WordChange,
 } from '@odograph/core';
@@ -24,10 +26,15 @@ const read = async (packed: Uint8Array): Promise<RowsMessage> => {
 export const packed = (message: RowsMessage): Promise<Uint8Array> => zip(packRows(message));
 
 /** The map as GraphML, out of packed rows. */
-export const graphmlOf = async (rows: Uint8Array, wordChanges: readonly WordChange[]): Promise<string> => {
+export const graphmlOf = async (
+  rows: Uint8Array,
+  wordChanges: readonly WordChange[],
+  plans: readonly Pick<Plan, 'lines'>[],
+): Promise<string> => {
   const table = new RowTable();
   applyRows(table, await read(rows));
-  return toGraphml(analyseRows(table, wordsOf({ wordChanges })));
+  const words = wordsOf({ wordChanges });
+  return toGraphml(withPlanned(analyseRows(table, words), plans, words));
 };
 
 /** Packed rows of an earlier version with what has changed since laid in: those of a later one. */
@@ -40,10 +47,15 @@ export const broughtUp = async (rows: Uint8Array, changed: Uint8Array, version: 
 
 /** What is asked of a process of its own, so that the server goes on answering. */
 export type PackingTask =
-  | { readonly kind: 'graphml'; readonly rows: Uint8Array; readonly wordChanges: readonly WordChange[] }
+  | {
+      readonly kind: 'graphml';
+      readonly rows: Uint8Array;
+      readonly wordChanges: readonly WordChange[];
+      readonly plans: readonly Pick<Plan, 'lines'>[];
+    }
   | { readonly kind: 'brought up'; readonly rows: Uint8Array; readonly changed: Uint8Array; readonly version: number };
 
 export const done = async (task: PackingTask): Promise<Uint8Array> =>
   task.kind === 'graphml'
-    ? Buffer.from(await graphmlOf(task.rows, task.wordChanges))
+    ? Buffer.from(await graphmlOf(task.rows, task.wordChanges, task.plans))
     : broughtUp(task.rows, task.changed, task.version);

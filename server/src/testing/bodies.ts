@@ -25,6 +25,10 @@ export const PRINCIPLE = {
   sentence: 'Both arms inside before you pass.',
   pattern: { kind: 'fact', fact: 'arms-inside', value: 'both', whose: 'subject', side: null, when: null },
 };
+export const PLAN = {
+  name: 'a map from elsewhere',
+  lines: [{ from: 'closed-guard/bottom', action: 'hip-bump', bait: false, to: 'mount/top' }],
+};
 export const TODO = { kind: 'try', text: 'The pass with both arms inside', opened: '2026-03-01' };
 export const drawingRequest = (angleId: string) => ({
   ...{ editId: newId(), id: newId(), angleId, fromFrame: 10, toFrame: 20 },
@@ -149,6 +153,9 @@ export const EXAMPLES: Readonly<Record<string, () => Record<string, unknown>>> =
   'POST /api/principles': () => ({ editId: newId(), id: newId(), ...PRINCIPLE }),
   'PATCH /api/principles/{id}': () => ({ editId: newId(), baseVersion: 1, changes: { sentence: 's' } }),
   'DELETE /api/principles/{id}': () => ({ editId: newId(), baseVersion: 1 }),
+  'POST /api/plans': () => ({ editId: newId(), id: newId(), ...PLAN }),
+  'PATCH /api/plans/{id}': () => ({ editId: newId(), baseVersion: 1, changes: { name: 'the long way' } }),
+  'DELETE /api/plans/{id}': () => ({ editId: newId(), baseVersion: 1 }),
   'POST /api/todos': () => ({ editId: newId(), id: newId(), ...TODO }),
   'PATCH /api/todos/{id}': () => ({ editId: newId(), baseVersion: 1, changes: { text: 't', status: 'done' } }),
   'DELETE /api/todos/{id}': () => ({ editId: newId(), baseVersion: 1 }),

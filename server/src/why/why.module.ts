@@ -1,13 +1,14 @@
 import { Module } from '@nestjs/common';
 import { MediaModule } from '../media/media.module.js';
 import { DrawingsController } from './drawings.controller.js';
+import { PlansController } from './plans.controller.js';
 import { PrinciplesController } from './principles.controller.js';
 import { TodosController } from './todos.controller.js';
 import { WhyService } from './why.service.js';
 
 @Module({
   imports: [MediaModule],
-  controllers: [PrinciplesController, TodosController, DrawingsController],
+  controllers: [PrinciplesController, TodosController, DrawingsController, PlansController],
   providers: [WhyService],
   exports: [WhyService],
 })

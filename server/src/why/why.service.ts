@@ -15,8 +15,10 @@ import type {
   Changed,
   DrawingEdit,
   NewDrawing,
+  NewPlan,
   NewPrinciple,
   NewTodo,
+  PlanEdit,
   PrincipleEdit,
   Removal,
   TodoEdit,
@@ -32,9 +34,9 @@ import { LibraryService } from '../library/library.service.js';
 import { MediaService, type FrameTimes } from '../media/media.service.js';
 
 /** The kinds of rows that are told beside the attempts. */
-type Beside = 'principle' | 'todo' | 'drawing';
+type Beside = 'principle' | 'todo' | 'drawing' | 'plan';
 
-/** What must and may be, lists that stay open, and what is drawn on pictures. */
+/** What must and may be, lists that stay open, what is drawn on pictures, and what is planned. */
 @Injectable()
 export class WhyService {
   constructor(
@@ -189,6 +191,17 @@ export class WhyService {
       const times = await this.media.frameTimes(session.academyId, angle.fileId);
       await edit.update('drawing', id, baseVersion, this.drawn(changes, before, angle, times, 'changes.'));
     });
+  }
+
+  createPlan(session: Session, { editId, id, ...said }: NewPlan): Promise<Changed> {
+    return this.done(session, editId, async (edit) => {
+      checkWords('plan', said, await this.library.words(session.academyId, edit.transaction), '');
+      await edit.create('plan', id, said);
+    });
+  }
+
+  editPlan(session: Session, id: string, { editId, baseVersion, changes }: PlanEdit): Promise<Changed> {
+    return this.done(session, editId, (edit) => edit.update('plan', id, baseVersion, changes));
   }
 
   /** Takes it away; undo brings it back. */

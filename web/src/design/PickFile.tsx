@@ -1,7 +1,7 @@
 import { useRef } from 'react';
 import { Action } from './Plain.js';
 
-/** A button that asks for one file and hands over its text. The same file can be chosen again. */
+/** A button that asks for one file and hands over its text, and what it's called. The same file can be chosen again. */
 export const PickFile = ({
   accept,
   testId,
@@ -10,12 +10,12 @@ export const PickFile = ({
 }: {
   readonly accept: string;
   readonly testId: string;
-  readonly onText: (text: string) => void;
+  readonly onText: (text: string, name: string) => void;
   readonly children: React.ReactNode;
 }): React.JSX.Element => {
   const picker = useRef<HTMLInputElement>(null);
   const read = async (file: File | undefined): Promise<void> => {
-    if (file) onText(await file.text());
+    if (file) onText(await file.text(), file.name);
   };
   return (
     <>

@@ -12,6 +12,7 @@ import type {
   PrincipleFields,
   TodoFields,
   DrawingFields,
+  PlanFields,
 } from '@odograph/core/contract';
 import { faultText } from '../../design/index.js';
 
@@ -26,7 +27,8 @@ type Sayable =
   | keyof RouteFields
   | keyof PrincipleFields
   | keyof TodoFields
-  | keyof DrawingFields;
+  | keyof DrawingFields
+  | keyof PlanFields;
 const FIELDS: Readonly<Record<Sayable, string>> & Readonly<Record<string, string>> = {
   state: 'position',
   action: 'entry',

@@ -161,6 +161,6 @@ export const UNFOLDED_TEXT = {
     `${entry}, ${met}: ${status}${answers ? `, with ${answers}` : ''}`,
   answer: (action: string): string => `then ${action}`,
   said: (action: string, to: string, isPlanned: boolean): string =>
-    `${action} to ${to}: ${isPlanned ? 'planned in a route' : 'only said'}, never seen from here`,
+    `${action} to ${to}: ${isPlanned ? 'planned' : 'only said'}, never seen from here`,
   saidShort: (action: string, isPlanned: boolean): string => `${action} (${isPlanned ? 'planned' : 'only said'})`,
 } as const;

@@ -31,7 +31,7 @@ const aimOf = (action: string, words: Words): PlaceId | undefined => {
 export const useUnfolded = (place: PlaceId | undefined, lines: readonly MapLine[]): Unfolded | undefined => {
   const view = useSelector((state: MapState) => state.map.view);
   const words = useWords();
-  const { attempts, routes } = useLibrary();
+  const { attempts, routes, plans } = useLibrary();
   const { source } = useSheetSource(view, place !== undefined);
   const found = useMemo(() => source && answersFound(source), [source]);
   return useMemo(() => {
@@ -42,17 +42,16 @@ export const useUnfolded = (place: PlaceId | undefined, lines: readonly MapLine[
       const to = s.kind === 'option' && s.from === folded ? aimOf(s.action, words) : undefined;
       return s.kind === 'option' && to !== undefined ? [{ action: s.action, to, by: 'said' }] : [];
     });
-    const planned = routes
-      .flatMap((r) => r.steps)
-      .flatMap(({ from, action, to }): SaidLine[] =>
+    const planned = [...routes.flatMap((r) => r.steps), ...plans.flatMap((p) => p.lines)].flatMap(
+      ({ from, action, to }): SaidLine[] =>
         from === place && !seen.has(`${from} ${action} ${to}`) ? [{ action, to: to as PlaceId, by: 'planned' }] : [],
-      );
+    );
     const ways = new Map([...planned, ...told].map((s) => [`${s.action} ${s.to}`, s]));
     return {
       forks: forksAt(place, source, words, found).slice(0, MOST_FORKS),
       said: [...ways.values()].filter((s) => s.to !== place && s.to !== flipPlace(place)).slice(0, MOST_SAID),
     };
-  }, [place, lines, source, found, attempts, routes, words]);
+  }, [place, lines, source, found, attempts, routes, plans, words]);
 };
 
 /** The places to which what lies open leads. */

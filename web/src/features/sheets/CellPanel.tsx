@@ -1,74 +1,15 @@
 import { Box, Flex } from '@chakra-ui/react';
-import {
-  isHole,
-  lineBehind,
-  type AnswerRow,
-  type AnswerSeen,
-  type AskedFor,
-  type Cell,
-  type PlaceId,
-  type SheetSource,
-} from '@odograph/core';
-import { Link } from 'react-router';
+import { isHole, lineBehind, type AnswerRow, type Cell, type PlaceId, type SheetSource } from '@odograph/core';
 import { Action, Subheading } from '../../design/index.js';
-import { ClipLinks, useClipsOf, useLibrary, useMayWrite, useWords } from '../library/index.js';
+import { useClipsOf, useLibrary, useWords } from '../library/index.js';
 import { ANSWERED_TEXT, ClipOnTheSpot, cellKey } from '../map/index.js';
 import { AnsweredMark } from './AnsweredMark.js';
-import { askedIn, sayAsked } from './asked.js';
+import { AnswersSeen } from './AnswersSeen.js';
+import { askedIn } from './asked.js';
 import { PutIntoRoute } from './page/index.js';
 import { sayEntry, sayMet } from './sayMet.js';
 import { SHEET_TEXT as T } from './sheets.text.js';
-import { usePutOnList } from './usePutOnList.js';
-
-/** Puts what is missing on the list by one key or a press; where it stands there already, it leads to it. */
-export const PutOnList = ({ asked }: { readonly asked: AskedFor }): React.JSX.Element | null => {
-  const words = useWords();
-  const mayWrite = useMayWrite();
-  const { onList, put } = usePutOnList();
-  if (!mayWrite) return null;
-  return onList(asked) ? (
-    <Action asChild tone="quiet">
-      <Link to="/to-do?kind=find">{T.isPut}</Link>
-    </Action>
-  ) : (
-    <Action aria-keyshortcuts={T.putKey} onClick={() => put(asked, sayAsked(asked, words))}>
-      {T.put}
-    </Action>
-  );
-};
-
-/** What answers something, the best first, each with its clips. */
-export const AnswersSeen = ({
-  answers,
-  said,
-}: {
-  readonly answers: readonly AnswerSeen[];
-  readonly said: readonly string[];
-}): React.JSX.Element => {
-  const words = useWords();
-  const clips = useClipsOf(answers.flatMap((a) => a.attemptIds));
-  if (!answers.length && !said.length) return <Box color="inkSoft">{T.noAnswers}</Box>;
-  return (
-    <Box as="ul" listStyleType="none" borderTopWidth="1px">
-      {answers.map((a) => (
-        <Box as="li" key={a.action} paddingBlock="1" borderBottomWidth="1px" lineHeight="1.3">
-          <Box as="strong">{words.name('action', a.action)}</Box>{' '}
-          <Box as="span" color="inkSoft">
-            {T.answerSeen(a.n, a.worked, a.shown)}
-          </Box>
-          <Flex gap="3" fontSize="13px" wrap="wrap">
-            <ClipLinks clips={clips.filter((c) => a.attemptIds.includes(c.attempt.id))} />
-          </Flex>
-        </Box>
-      ))}
-      {said.map((action) => (
-        <Box as="li" key={action} paddingBlock="1" borderBottomWidth="1px" color="inkSoft">
-          {words.name('action', action)} ({T.said.toLowerCase()})
-        </Box>
-      ))}
-    </Box>
-  );
-};
+import { PutOnList } from './PutOnList.js';
 
 /** One box of the table taken in hand: how it went, what answers it, the clips in which it was met. */
 export const CellPanel = ({

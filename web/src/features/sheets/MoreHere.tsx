@@ -17,7 +17,7 @@ import { IntervalBand, Subheading } from '../../design/index.js';
 import { useWords } from '../library/index.js';
 import { ANSWERED_TEXT } from '../map/index.js';
 import { AnsweredMark } from './AnsweredMark.js';
-import { PutOnList } from './CellPanel.js';
+import { PutOnList } from './PutOnList.js';
 import { sayEntry, sayHold } from './sayMet.js';
 import { SHEET_TEXT as T } from './sheets.text.js';
 

@@ -16,13 +16,15 @@ import {
   useMapPicture,
 } from '../map/index.js';
 import { AnsweredMark } from './AnsweredMark.js';
-import type { MapPicture } from '../../workers/map.protocol.js';
-import { PutOnList } from './CellPanel.js';
+import type { MapLine, MapPicture } from '../../workers/map.protocol.js';
+import { PutOnList } from './PutOnList.js';
 import { OnlySaidList } from './OnlySaidList.js';
+import { PlannedLists } from './PlannedLists.js';
 import { sayEntry, sayMet } from './sayMet.js';
 import { NEXT_TEXT as T, SHEET_TEXT } from './sheets.text.js';
 
 const AT_ONCE = 20;
+const NO_LINES: readonly MapLine[] = [];
 
 const HoleRow = ({ hole, picture }: { readonly hole: Hole; readonly picture: MapPicture }): React.JSX.Element => {
   const words = useWords();
@@ -123,6 +125,7 @@ export const NextScreen = (): React.JSX.Element => {
         </>
       )}
       <OnlySaidList />
+      <PlannedLists seen={picture?.lines ?? NO_LINES} />
     </Box>
   );
 };

@@ -3,7 +3,7 @@ import { onlySaid, placeName, readPlace, type PlaceId } from '@odograph/core';
 import { useMemo } from 'react';
 import { Subheading } from '../../design/index.js';
 import { ClipLinks, useClipsOf, useLibrary, useWords } from '../library/index.js';
-import { PutOnList } from './CellPanel.js';
+import { PutOnList } from './PutOnList.js';
 import { NEXT_TEXT as T } from './sheets.text.js';
 
 const Option = ({

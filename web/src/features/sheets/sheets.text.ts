@@ -151,3 +151,26 @@ export const NEXT_TEXT = {
   list: 'What’s on the list',
   more: (n: number): string => `${n} more`,
 } as const;
+
+/** Names that are said of those that nobody knows. */
+const MOST_UNKNOWN = 5;
+
+export const PLAN_TEXT = {
+  title: 'Planned, not seen yet',
+  lead: 'Lines that you mean to have: a map saved as GraphML, here or in another academy. They stand thin and broken on the map at their place until a clip shows them.',
+  pick: 'Add a map',
+  part: (name: string, part: number, parts: number): string => `${name} (${part} of ${parts})`,
+  seen: (seen: number, all: number): string =>
+    seen === all ? `all ${all} seen by now` : `${seen} of ${all} seen by now`,
+  line: (action: string, place: string): string => `${action} from ${place}`,
+  to: (place: string): string => `to ${place}`,
+  remove: 'Remove',
+  more: (n: number): string => `${n} more`,
+  takenIn: (n: number): string => (n === 1 ? 'Added 1 line.' : `Added ${n} lines.`),
+  unknown: (names: readonly string[]): string =>
+    `Left out what names words you don’t have: ${names.slice(0, MOST_UNKNOWN).join(', ')}${
+      names.length > MOST_UNKNOWN ? ` and ${names.length - MOST_UNKNOWN} more` : ''
+    }. Add them under Words, then add the map again.`,
+  notXml: (line: number): string => `This isn’t a map: it stops being XML at line ${line}. Nothing was added.`,
+  noLines: 'There are no lines in this file. Nothing was added.',
+} as const;
