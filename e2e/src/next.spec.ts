@@ -94,6 +94,35 @@ test('two views held against each other should say what is only in one, and lead
   await expect(page.locator('[data-clip]').first()).toContainText(said!);
 });
 
+test('a map that is saved should come in again as what is planned, told what is seen of it, stand at its place on the map, and be taken away', async ({
+  page,
+  running,
+}) => {
+  await signIn(page, running.url);
+  await page.goto(`${running.url}/map/next`);
+  const text = await (await page.request.get(`${running.url}/api/export/map.graphml`)).text();
+  const elsewhere = text.replaceAll('"closed-guard/bottom"', '"lockdown/bottom"');
+  const picker = page.getByTestId('plan-picker');
+  await picker.setInputFiles({ name: 'broken.graphml', mimeType: 'application/xml', buffer: Buffer.from('<graphml>') });
+  await expect(page.getByText('This isn’t a map')).toBeVisible();
+  const file = { name: 'the other room.graphml', mimeType: 'application/xml', buffer: Buffer.from(elsewhere) };
+  await picker.setInputFiles(file);
+  const plan = page.getByTestId('plan');
+  await expect(plan.getByRole('heading', { name: 'the other room' })).toBeVisible();
+  await expect(plan.getByText('scissor sweep from lockdown, bottom').first()).toBeVisible();
+  await saved(page).waitFor();
+  const again = await (await page.request.get(`${running.url}/api/export/map.graphml`)).text();
+  expect(again).toContain('source="lockdown/bottom"');
+  await page.goto(`${running.url}/map?place=${encodeURIComponent('lockdown/bottom')}`);
+  await expect(page.getByTestId('map').getByText('scissor sweep (planned)')).toBeVisible();
+  // the magnifier
+  await page.getByRole('button', { name: 'Larger' }).click();
+  await expect(page.getByRole('button', { name: 'Back to its own size' })).toHaveText('125 %');
+  await page.goto(`${running.url}/map/next`);
+  await plan.getByRole('button', { name: 'Remove' }).click();
+  await expect(plan).toHaveCount(0);
+});
+
 test('a use of a hold should open its clips, a line of an entry go into a route, and reactions and the shape of the map be told', async ({
   page,
   running,

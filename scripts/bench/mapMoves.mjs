@@ -81,9 +81,14 @@ const measured = async (url) => {
       await page.locator('[data-place]').first().waitFor();
       await page.evaluate(untilQuiet);
       const lines = () => page.locator('[data-line]').count();
+      const said = await page.evaluate(() =>
+        [document.querySelector('label:has(input[type=range])'), document.querySelector('[data-testid=map-totals]')]
+          .map((e) => e.textContent.trim())
+          .join('; '),
+      );
       const rest = { lines: await lines(), ...(await page.evaluate(moved, 2000)) };
       const completeMs = await page.evaluate(slid);
-      runs.push({ rest, completeMs, full: { lines: await lines(), ...(await page.evaluate(moved, 2000)) } });
+      runs.push({ said, rest, completeMs, full: { lines: await lines(), ...(await page.evaluate(moved, 2000)) } });
       await page.close();
     }
     return runs;
@@ -122,7 +127,7 @@ export const mapMoves = async () => {
     putSection('npm run bench -- map', [
       measuredOn(),
       '',
-      `The map of M (200 places, 7,651 lines) at 1280×800, made larger and smaller with the wheel and dragged for 2 s without a pause, ${TIMES} times; medians, and each time.`,
+      `The map of M (${runs[0].said}) at 1280×800, made larger and smaller with the wheel and dragged for 2 s without a pause, ${TIMES} times; medians, and each time.`,
       '',
       `- at rest, ${runs[0].rest.lines} strokes: ${rates((r) => r.rest.perSecond)} pictures a second; goal ${GOALS.atRest}: ${held(rest >= GOALS.atRest)}`,
       `- slider at its end, ${runs[0].full.lines} strokes: ${rates((r) => r.full.perSecond)} pictures a second; goal ${GOALS.atMost}: ${held(full >= GOALS.atMost)}`,
