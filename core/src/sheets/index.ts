@@ -20,7 +20,7 @@ export { askedFor, foundFor, type AskedFor, type FoundFor } from './asked.js';
 export { coverageOf, coverageSteps, type Hole } from './coverage.js';
 export { compareLines, newcombe, passing, type ComparedGroup, type RateDifference } from './compare.js';
 export { bestMix, eitherWaysOf, type EitherWay, type Game, type Mix } from './eitherWay.js';
-export { leaningLines, leaningOf, sameWithoutCloth, type Leaning } from './cloth.js';
+export { clothOnWay, leaningLines, leaningOf, sameWithoutCloth, type Leaning } from './cloth.js';
 export { survivalOf, type Kept, type Survival, type SurvivalStep } from './survival.js';
 export { holdKey, holdKind, holdKindsOf, holdSheet, type HoldKind, type HoldSheet, type HoldUse } from './holds.js';
 export { reachOf, type EvidenceReach, type StepReach } from './reach.js';

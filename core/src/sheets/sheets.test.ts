@@ -12,6 +12,7 @@ import {
   eitherWaysOf,
   holdKindsOf,
   holdSheet,
+  clothOnWay,
   leaningLines,
   leaningOf,
   newcombe,
@@ -292,6 +293,16 @@ describe('what a hold is worth', () => {
     expect(sameWithoutCloth(more, 'half-guard/top' as PlaceId, 'head-and-arm-pass').map((c) => c.attempt.id)).toEqual([
       '5',
     ]);
+    // along a way: each step by its own line, and one nobody was seen to go says nothing
+    const [pass, through] = leaningLines(more);
+    const unseen = { from: 'mount/top', action: 'armlock', to: 'won:straight-armlock' } as typeof pass & object;
+    const way = clothOnWay(more, [unseen, through!, pass!]);
+    expect(way.said).toBe(2);
+    expect(way.leaning.map(({ step, without }) => [step.action, without.map((c) => c.attempt.id)])).toEqual([
+      ['knee-through', []],
+      ['head-and-arm-pass', ['5']],
+    ]);
+    expect(clothOnWay(more, [])).toEqual({ said: 0, leaning: [] });
   });
 
   test('times should be from start to commit, from there to the end, and on to the next of the same side', () => {

@@ -12,6 +12,7 @@ import type { MapPicture, MapRoute } from '../../workers/map.protocol.js';
 import { KeepRoute } from './KeepRoute.js';
 import { KeptRoutes } from './KeptRoutes.js';
 import { ROUTES_TEXT as T, ROUTE_FINDER_TEXT } from './routes.text.js';
+import { RouteCloth } from './RouteCloth.js';
 import { RouteReach } from './RouteReach.js';
 import { RouteProfile } from './RouteProfile.js';
 import { ANY, goalName, useRoutes } from './useRoutes.js';
@@ -160,6 +161,7 @@ export const RouteFinder = (): React.JSX.Element => {
           </Box>
         )}
         {picture && routes?.[0] && <RouteReach {...{ question, picture }} best={routes[0]} />}
+        {routes?.[0] && <RouteCloth best={routes[0]} />}
       </Box>
     </Box>
   );

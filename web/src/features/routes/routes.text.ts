@@ -108,3 +108,14 @@ export const REACH_TEXT = {
   entry: (action: string, place: string): string => `${action} from ${place}`,
   firm: 'Ten more tries of any one step, whatever came of them, wouldn’t make another way the best.',
 } as const;
+
+export const CLOTH_TEXT = {
+  title: 'What hangs on cloth',
+  sum: (leaning: number, steps: number, said: number): string =>
+    leaning === 0
+      ? `No step of the best leans on cloth${said < steps ? `, as far as it’s said what was held (${said} of ${steps})` : ''}.`
+      : `${leaning} of the ${steps} steps of the best ${leaning === 1 ? 'leans' : 'lean'} on cloth, the first of them here:`,
+  entry: (action: string, place: string): string => `${action} from ${place}`,
+  without: (n: number, worked: number): string =>
+    n === 0 ? 'nobody has been seen to do it without' : `without cloth: ${worked} of ${n} worked`,
+} as const;
