@@ -115,6 +115,17 @@ test('a map that is saved should come in again as what is planned, told what is 
   expect(again).toContain('source="lockdown/bottom"');
   await page.goto(`${running.url}/map?place=${encodeURIComponent('lockdown/bottom')}`);
   await expect(page.getByTestId('map').getByText('scissor sweep (planned)')).toBeVisible();
+  // cold, or as an answer: two parts of one whole
+  await page.getByRole('button', { name: 'Whole map' }).click();
+  const totals = page.getByTestId('map-totals');
+  const attempts = async (): Promise<number> => Number(/^(\d+) attempt/.exec((await totals.textContent())!)![1]);
+  const all = await attempts();
+  await page.getByLabel('How it began').selectOption('cold');
+  await expect.poll(attempts).toBeLessThan(all);
+  const cold = await attempts();
+  await page.getByLabel('How it began').selectOption('after a reaction');
+  await expect.poll(attempts).toBe(all - cold);
+  await page.getByLabel('How it began').selectOption('however begun');
   // the magnifier
   await page.getByRole('button', { name: 'Larger' }).click();
   await expect(page.getByRole('button', { name: 'Back to its own size' })).toHaveText('125 %');

@@ -22,7 +22,7 @@ export {
   type RouteQuestion,
 } from './analysis.js';
 export { analyseWhole } from './whole.js';
-export { secondsIn, sheetPartOf, sheetSourceFrom, sheetSourceOf, type SheetPart } from './sheetSource.js';
+export { secondsIn, answeringIn, sheetPartOf, sheetSourceFrom, sheetSourceOf, type SheetPart } from './sheetSource.js';
 export { byFootage } from './byFootage.js';
 export { pointsAhead, stepsOfBoth, stepsOfOwn } from './bothSides.js';
 export { graphOfLines, isEnding, type ReactionTexts, type Thought } from './thinking.js';

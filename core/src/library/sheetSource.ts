@@ -1,7 +1,7 @@
 import { answersIn, linkAttempts, type Answer, type Attempt, type Instant, type Link } from '../attempts/index.js';
 import type { Footage } from '../footage/index.js';
 import type { CountingView } from '../map/index.js';
-import { casesIn, toldCases, type SheetSource, type ToldCase } from '../sheets/index.js';
+import { casesIn, narrowed, toldCases, type SheetSource, type ToldCase } from '../sheets/index.js';
 import { footageSeconds } from '../timecode/index.js';
 import type { Words } from '../vocabulary/index.js';
 import { byFootage } from './byFootage.js';
@@ -49,16 +49,24 @@ export const sheetSourceFrom = (
   parts: readonly SheetPart[],
   library: Pick<Library, 'angles' | 'files' | 'principles'>,
   view?: CountingView,
-): SheetSource => ({
-  cases: casesIn(
-    parts.flatMap((part) => part.told),
-    view,
-  ),
-  links: parts.flatMap((part) => part.links),
-  answers: parts.flatMap((part) => part.answers),
-  principles: library.principles.filter((p) => p.standing === 'kept'),
-  secondsOf: secondsIn(library),
-});
+): SheetSource => {
+  const whole = {
+    cases: casesIn(
+      parts.flatMap((part) => part.told),
+      view,
+    ),
+    links: parts.flatMap((part) => part.links),
+    answers: parts.flatMap((part) => part.answers),
+    principles: library.principles.filter((p) => p.standing === 'kept'),
+    secondsOf: secondsIn(library),
+  };
+  return narrowed(whole, { begun: view?.begun });
+};
+
+/** The ids of the attempts that answer something, each once. */
+export const answeringIn = (parts: readonly SheetPart[]): readonly string[] => [
+  ...new Set(parts.flatMap((part) => part.answers.map((a) => a.attemptId))),
+];
 
 /** What the sheets of a library are made of, in a view. */
 export const sheetSourceOf = (library: Of, words: Words, view?: CountingView): SheetSource => {

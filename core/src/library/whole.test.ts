@@ -4,7 +4,7 @@ import type { Angle, MediaFile } from '../footage/index.js';
 import { FOOTAGE, LOGGED } from '../testing/workedExamples.js';
 import { NO_ROWS, analyseWhole, type Library } from './index.js';
 
-const file = { id: 'file', timeBase: { numerator: 1, denominator: 1 } } as unknown as MediaFile;
+const file = { id: 'file', timeBaseNum: 1, timeBaseDen: 1 } as unknown as MediaFile;
 const EMPTY: Library = {
   format: 'odograph-library',
   formatVersion: 1,
@@ -23,6 +23,7 @@ const library: Library = {
         footageId: id,
         fileId: 'file',
         fromFrame: 0,
+        fromPts: 0,
         toFrame: 1000,
         offsetMs: 0,
         rate: 1,
@@ -41,6 +42,20 @@ const isSound = (value: unknown): boolean =>
 
 describe('all that follows from a library', () => {
   const whole = analyseWhole(library, [{ from: 'turtle/top', to: 'mount/top' }]);
+
+  test('what was begun cold and what answers something should be the two parts of all, on the map as on the sheets', () => {
+    const of = (begun: 'cold' | 'answering') => analyseWhole(library, [], { includePicked: false, begun });
+    const [cold, answering] = [of('cold'), of('answering')];
+    expect(cold.totals.attempts + answering.totals.attempts).toBe(whole.totals.attempts);
+    const actions = (some: typeof whole): readonly string[] => some.lines.map((l) => l.action);
+    // it answers the posted hand, and the hip bump answers nothing
+    expect(actions(answering)).toContain('double-wrist-lock');
+    expect(actions(cold)).not.toContain('double-wrist-lock');
+    expect(actions(cold)).toContain('hip-bump');
+    expect(actions(answering)).not.toContain('hip-bump');
+    const rated = (some: typeof whole): number => some.rates.reduce((sum, r) => sum + r.attempts, 0);
+    expect(rated(cold) + rated(answering)).toBe(rated(whole));
+  });
 
   test('of the worked examples, chances, crossroads and dead ends should be those of their lines', () => {
     const at = (place: string) => whole.chain.find((c) => c.place === place)!;

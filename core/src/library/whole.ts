@@ -15,8 +15,9 @@ export const analyseWhole = (
 ): Analysis & Thought & { readonly reactions: ReadonlyMap<string, ReactionTexts> } => {
   const words = wordsOf(library);
   const table = RowTable.of(loggedOf(library), words);
-  const analysis = analyseRows(table, words, questions, view);
   const source = sheetSourceOf(library, words, view);
+  table.answering = new Set(source.answers.map((a) => a.attemptId));
+  const analysis = analyseRows(table, words, questions, view);
   const starts = [...new Set([BEGINS, ...questions.map((q) => q.from)])];
   const thought = thoughtOf(analysis, source, heightsOf(table, words, view), words, starts);
   return { ...analysis, ...thought, reactions: reactionTexts(source) };

@@ -109,6 +109,7 @@ export class RowTable {
   private readonly gripSets: GripSet[] = [];
   /** Ids came in their order, so that rows stand in it: what is sorted by id is sorted by number. */
   isInOrder = true;
+  /** The attempts that answer something: no row by itself says so. */ answering: ReadonlySet<string> = new Set();
 
   get length(): number {
     return this.ids.length;

@@ -17,6 +17,8 @@ export type CountingView = {
   readonly fromDay?: string;
   readonly toDay?: string;
   readonly pointOfView?: PointOfView;
+  /** `cold`: only attempts that answer nothing; `answering`: only those that answer what the other side did. */
+  readonly begun?: 'cold' | 'answering';
 };
 
 export const WHOLE: CountingView = { includePicked: false };
@@ -46,13 +48,15 @@ const sidesIn = ({ pointOfView: of, ...view }: CountingView): ((footage: Footage
   };
 };
 
-/** Says of each row whose it is in a view; what depends on the footage is found out once for each. */
+/** Says of each row whose it is in a view; what depends on the footage is found out once for each. Which attempts answer something the table has to know. */
 export const sidesOf = (table: RowTable, view: CountingView): ((row: number) => Whose) => {
   const sides = sidesIn(view);
   const byFootage: (Sides | undefined)[] = [];
   const footages = table.column('footage');
   const flags = table.column('flags');
+  const { begun } = view;
   return (row) => {
+    if (begun !== undefined && table.answering.has(table.ids[row]!) !== (begun === 'answering')) return 'neither';
     const number = footages[row]!;
     return (byFootage[number] ??= sides(table.footage[number]!))[isB(flags[row]!) ? 1 : 0];
   };

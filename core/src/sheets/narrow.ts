@@ -1,9 +1,9 @@
 import type { Side } from '../attempts/index.js';
 import type { SheetSource } from './cases.js';
 
-/** What of a library a sheet looks at, beside its view. What is absent lets everything through. */
+/** What of a library a sheet looks at. What is absent lets everything through. */
 export type Narrowing = {
-  /** `cold`: nothing came before that it answers; `answering`: it answers what the other side did. */
+  /** As the view says: cold, or as an answer to what the other side did. */
   readonly begun?: 'cold' | 'answering' | undefined;
   /** On which side of the body the place lay where it began, where that is said. */ readonly lead?: Side | undefined;
 };

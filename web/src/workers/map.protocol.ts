@@ -35,6 +35,8 @@ export type MapWish = {
   readonly reader: string;
   readonly view: MapView;
   readonly wordChanges: readonly WordChange[];
+  /** The attempts that answer something, where the view asks for that. */ readonly answering:
+    readonly string[] | undefined;
 };
 
 export type MapComparison = {
@@ -62,7 +64,11 @@ export type MapWorker = {
   /** How far the evidence goes for the best of them: null where there is none. */
   readonly reach: (question: Omit<RouteQuestion, 'most'>) => EvidenceReach | null;
   /** Two views of what was shown last, group by group; and how high each place lies in both. */
-  readonly compare: (first: MapView, second: MapView) => Promise<MapComparison>;
+  readonly compare: (
+    first: MapView,
+    second: MapView,
+    answering: readonly string[] | undefined,
+  ) => Promise<MapComparison>;
   /** How many limbs have to change before each of these lines, gone one after the other; 0 where nothing is recorded. */
   readonly gripChanges: (lineIds: readonly string[]) => readonly number[];
 };

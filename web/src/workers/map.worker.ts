@@ -55,15 +55,18 @@ const plain = ({ gripsAtCommit, gripsAtEnd, attemptIds, ...rest }: Line): MapLin
 
 const counted = (view: MapView, touched: readonly number[] | null): Tally => {
   const name = JSON.stringify(view);
-  if (tally?.view === name && touched) tally.of.update(touched);
+  // what answers what changes with the attempts beside one, too
+  if (tally?.view === name && touched && view.begun === undefined) tally.of.update(touched);
   else tally = { of: new Tally(table, view), view: name };
   return tally.of;
 };
 
-const show = async ({ reader: who, view, wordChanges }: MapWish): ReturnType<MapWorker['show']> => {
+const show = async ({ reader: who, view, wordChanges, answering }: MapWish): ReturnType<MapWorker['show']> => {
   if (who !== reader) startAnew();
   reader = who;
-  const { lines: built, ...totals } = counted(view, await refresh()).book();
+  const touched = await refresh();
+  if (answering) table.answering = new Set(answering);
+  const { lines: built, ...totals } = counted(view, touched).book();
   lines = built;
   words = wordsOf({ wordChanges });
   revision++;
@@ -75,7 +78,8 @@ const show = async ({ reader: who, view, wordChanges }: MapWish): ReturnType<Map
   };
 };
 
-const compare = (first: MapView, second: MapView): MapComparison => {
+const compare = (first: MapView, second: MapView, answering: readonly string[] | undefined): MapComparison => {
+  if (answering) table.answering = new Set(answering);
   const [a, b] = [first, second].map((view) => new Tally(table, view).book().lines) as [
     readonly Line[],
     readonly Line[],
@@ -104,8 +108,8 @@ const worker: MapWorker = {
       steps: route.steps.map((step) => ({ ...step, line: plain(step.line) })),
     })),
   reach: ({ from, goal }) => reachOf(lines, from, goal) ?? null,
-  compare: (first, second) => {
-    const mine = queue.then(() => compare(first, second));
+  compare: (first, second, answering) => {
+    const mine = queue.then(() => compare(first, second, answering));
     queue = mine.catch(() => undefined);
     return mine;
   },

@@ -12,4 +12,4 @@ export { useTables } from './useTables.js';
 export { ClipLinks } from './ClipLinks.js';
 export { clipViews, type ClipView } from './clipViews.js';
 export { useClipViews, useClipsOf, useLibrary, useMayWrite, usePersonName, useRole, useWords } from './useLibrary.js';
-export { useInSlices, useSheetSource } from './useSheetSource.js';
+export { useInSlices, useAnswering, useSheetSource } from './useSheetSource.js';

@@ -1,4 +1,5 @@
 import {
+  answeringIn,
   byFootage,
   sheetPartOf,
   sheetSourceFrom,
@@ -76,18 +77,29 @@ export const useInSlices = <T>(
   return { done, share };
 };
 
-/** What sheets are made of in a view, put together in slices that don't hold up the page; while it isn't there, how far it is. Nothing is done where it isn't wanted. */
-export const useSheetSource = (
-  view: CountingView,
-  isWanted = true,
-): { readonly source: SheetSource | undefined; readonly share: number } => {
-  const { attempts, footage, angles, files, principles } = useLibrary();
+const useParts = (isWanted: boolean): ReturnType<typeof useInSlices<readonly SheetPart[]>> => {
+  const { attempts, footage, angles, files } = useLibrary();
   const words = useWords();
   const steps = useMemo(
     () => (): Iterator<number, readonly SheetPart[]> => partsOf({ attempts, footage, angles, files }, words),
     [attempts, footage, angles, files, words],
   );
-  const { done: parts, share } = useInSlices(isWanted ? steps : undefined);
+  return useInSlices(isWanted ? steps : undefined);
+};
+
+/** The ids of the attempts that answer something; undefined while they aren't there, or aren't wanted. */
+export const useAnswering = (isWanted: boolean): readonly string[] | undefined => {
+  const { done: parts } = useParts(isWanted);
+  return useMemo(() => (isWanted && parts ? answeringIn(parts) : undefined), [isWanted, parts]);
+};
+
+/** What sheets are made of in a view, put together in slices that don't hold up the page; while it isn't there, how far it is. Nothing is done where it isn't wanted. */
+export const useSheetSource = (
+  view: CountingView,
+  isWanted = true,
+): { readonly source: SheetSource | undefined; readonly share: number } => {
+  const { angles, files, principles } = useLibrary();
+  const { done: parts, share } = useParts(isWanted);
   const source = useMemo(
     () => parts && sheetSourceFrom(parts, { angles, files, principles }, view),
     [parts, angles, files, principles, view],

@@ -1,10 +1,11 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { SKEWS, type CountingView, type Setting, type Skew } from '@odograph/core';
+import { useEffect } from 'react';
 import { useDispatch, useSelector } from 'react-redux';
 import { Action, DayField, Picked } from '../../design/index.js';
-import { useLibrary } from '../library/index.js';
+import { useAnswering, useLibrary } from '../library/index.js';
 import type { MapState } from './map.listener.js';
-import { viewChosen } from './map.slice.js';
+import { answeringFound, viewChosen } from './map.slice.js';
 import { MAP_TEXT as T, VIEW_SENTENCE_TEXT } from './map.text.js';
 import { PickedSwitch } from './PickedSwitch.js';
 
@@ -140,6 +141,16 @@ export const ViewChoices = ({
           <option key={skew}>{skew}</option>
         ))}
       </Picked>
+      <Picked
+        aria-label={T.begun}
+        fontSize="16px"
+        value={view.begun ?? ''}
+        onChange={(e) => set({ begun: (e.target.value || undefined) as CountingView['begun'] })}
+      >
+        <option value="">{T.anyBegun}</option>
+        <option value="cold">{T.cold}</option>
+        <option value="answering">{T.answering}</option>
+      </Picked>
       <OfSheet
         label={T.rules}
         any={T.anyRules}
@@ -178,6 +189,10 @@ export const ViewChoices = ({
 export const ViewSentence = (): React.JSX.Element => {
   const view = useSelector((state: MapState) => state.map.view);
   const dispatch = useDispatch();
+  const answering = useAnswering(view.begun !== undefined);
+  useEffect(() => {
+    if (answering) dispatch(answeringFound(answering));
+  }, [answering, dispatch]);
   return (
     <ViewChoices label={T.counted} view={view} onView={(next) => dispatch(viewChosen(next))}>
       <Box marginLeft="2" color="ink">

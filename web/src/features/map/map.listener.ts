@@ -19,8 +19,10 @@ mapListener.startListening({
   predicate: (_, now, before) =>
     now.map.wanted &&
     selectReader(now) !== undefined &&
+    (now.map.view.begun === undefined || now.map.answering !== null) &&
     (!before.map.wanted ||
       now.map.view !== before.map.view ||
+      (now.map.view.begun !== undefined && now.map.answering !== before.map.answering) ||
       selectReader(now) !== selectReader(before) ||
       selectServerLibrary(now) !== selectServerLibrary(before)),
   effect: async (_, api) => {
@@ -30,10 +32,11 @@ mapListener.startListening({
     const state = api.getState();
     const reader = selectReader(state);
     if (reader === undefined) return;
+    const answering = state.map.view.begun === undefined ? undefined : (state.map.answering ?? []);
     const wordChanges = selectServerLibrary(state)?.wordChanges ?? [];
     // a wait that is cut short by a newer wish ends the effect
     for (;;) {
-      const picture = await showMap({ reader, view: state.map.view, wordChanges }).catch(() => undefined);
+      const picture = await showMap({ reader, view: state.map.view, wordChanges, answering }).catch(() => undefined);
       if (signal.aborted) return;
       if (picture) {
         // reading a large picture took the page some time already: drawing it is another task

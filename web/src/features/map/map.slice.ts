@@ -6,9 +6,13 @@ type State = {
   readonly view: MapView;
   readonly picture: MapPicture | null;
   readonly failed: boolean;
+  /** The attempts that answer something, once a view asks for that. */ readonly answering: readonly string[] | null;
 };
 
-const initialState: State = { wanted: false, view: { includePicked: false }, picture: null, failed: false };
+const initialState: State = {
+  ...{ wanted: false, view: { includePicked: false }, picture: null, failed: false },
+  answering: null,
+};
 
 /** What the map's worker computed last. It is computed from the moment that a screen wants it. */
 export const mapSlice = createSlice({
@@ -17,10 +21,11 @@ export const mapSlice = createSlice({
   reducers: {
     mapWanted: (state) => ({ ...state, wanted: true }),
     viewChosen: (state, { payload }: PayloadAction<MapView>) => ({ ...state, view: payload }),
+    answeringFound: (state, { payload }: PayloadAction<readonly string[]>) => ({ ...state, answering: payload }),
     pictureArrived: (state, { payload }: PayloadAction<MapPicture>) => ({ ...state, picture: payload, failed: false }),
     /** A picture that is there stays: it is what was counted last. */
     pictureFailed: (state) => ({ ...state, failed: state.picture === null }),
   },
 });
 
-export const { mapWanted, viewChosen, pictureArrived, pictureFailed } = mapSlice.actions;
+export const { mapWanted, viewChosen, answeringFound, pictureArrived, pictureFailed } = mapSlice.actions;

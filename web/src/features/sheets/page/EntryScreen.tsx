@@ -10,7 +10,6 @@ import { errorRow, reasonRow, tryRow } from './detailRows.js';
 import { ENTRY_PAGE_TEXT as T, PAGE_TEXT } from './page.text.js';
 import { Rows } from './Rows.js';
 import { sheetOf, wentRow, type SheetRow } from './rows.js';
-import { BegunSwitch } from './Switches.js';
 import { Parts, SheetPage, useSheetOf } from './SheetPage.js';
 
 /** The lines of the parts of a sheet, in the order in which they stand. */
@@ -92,7 +91,6 @@ export const EntryScreen = (): React.JSX.Element => {
       {sheet && parts && (
         <>
           <Flex gap="3" rowGap="2" alignItems="center" marginBottom="4" wrap="wrap">
-            <BegunSwitch />
             {T.all(PAGE_TEXT.went(sheet.all.worked, sheet.all.n, sheet.all.seen))}
             {sheet.all.interval && <IntervalBand interval={sheet.all.interval} width={96} />}
           </Flex>

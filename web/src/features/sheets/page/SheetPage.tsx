@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { answersFound, lineBehind, narrowed, type AnswersFound, type SheetSource } from '@odograph/core';
+import { answersFound, lineBehind, type AnswersFound, type SheetSource } from '@odograph/core';
 import { useLayoutEffect, useMemo } from 'react';
 import { useSelector } from 'react-redux';
 import { Link, useSearchParams } from 'react-router';
@@ -8,7 +8,6 @@ import { useClipsOf, useSheetSource } from '../../library/index.js';
 import { ClipOnTheSpot, MapNav, ViewSentence, type MapState } from '../../map/index.js';
 import { PAGE_TEXT as T } from './page.text.js';
 import { PutIntoRoute } from './PutIntoRoute.js';
-import { useNarrowing } from './Switches.js';
 import type { SheetRow } from './rows.js';
 
 export type SheetOf = {
@@ -24,15 +23,13 @@ export type SheetOf = {
 export const useSheetOf = (): SheetOf => {
   const [search, setSearch] = useSearchParams();
   const view = useSelector((state: MapState) => state.map.view);
-  const { source: whole, share } = useSheetSource(view);
-  const { narrowing, kept } = useNarrowing();
-  const source = useMemo(() => whole && narrowed(whole, narrowing), [whole, narrowing]);
+  const { source, share } = useSheetSource(view);
   const found = useMemo(() => source && answersFound(source), [source]);
   return {
     ...{ source, share, found },
     asked: search.get('of') ?? undefined,
     rowKey: search.get('row') ?? undefined,
-    go: (of, row) => setSearch({ ...kept, ...(of === undefined ? {} : { of }), ...(row === undefined ? {} : { row }) }),
+    go: (of, row) => setSearch({ ...(of === undefined ? {} : { of }), ...(row === undefined ? {} : { row }) }),
   };
 };
 

@@ -6,7 +6,6 @@ import { Choice } from '../../../design/index.js';
 import { useWords } from '../../library/index.js';
 import { SWITCH_TEXT as T } from './page.text.js';
 
-const BEGUN = ['cold', 'answering'] as const;
 const SIDES = ['left', 'right'] as const;
 const oneOf = <V extends string>(all: readonly V[], said: string | null): V | undefined => all.find((v) => v === said);
 
@@ -16,11 +15,8 @@ export const useNarrowing = (): {
   readonly kept: Readonly<Record<string, string>>;
 } => {
   const [search] = useSearchParams();
-  const [begun, lead] = [oneOf(BEGUN, search.get('begun')), oneOf(SIDES, search.get('side'))];
-  return useMemo(
-    () => ({ narrowing: { begun, lead }, kept: { ...(begun && { begun }), ...(lead && { side: lead }) } }),
-    [begun, lead],
-  );
+  const lead = oneOf(SIDES, search.get('side'));
+  return useMemo(() => ({ narrowing: { lead }, kept: lead ? { side: lead } : {} }), [lead]);
 };
 
 const ANY = 'any';
@@ -36,27 +32,7 @@ const useSet = (): ((name: string, value: string) => void) => {
     });
 };
 
-/** Cold, or as an answer. */
-export const BegunSwitch = (): React.JSX.Element => {
-  const { begun } = useNarrowing().narrowing;
-  const set = useSet();
-  return (
-    <Choice
-      label={T.begun}
-      name="sheet-begun"
-      isTight
-      value={begun ?? ANY}
-      options={[
-        [ANY, T.anyBegun],
-        ['cold', T.cold],
-        ['answering', T.answering],
-      ]}
-      onChange={(value) => set('begun', value)}
-    />
-  );
-};
-
-/** Who is looked at in a place, and on which side of the body, where somebody said that; and how it began. */
+/** Who is looked at in a place, and on which side of the body, where somebody said that. */
 export const PlaceSwitches = ({
   place,
   source,
@@ -100,7 +76,6 @@ export const PlaceSwitches = ({
           onChange={(value) => set('side', value)}
         />
       )}
-      <BegunSwitch />
     </Flex>
   );
 };

@@ -22,10 +22,6 @@ export const PAGE_TEXT = {
 } as const;
 
 export const SWITCH_TEXT = {
-  begun: 'How it began',
-  anyBegun: 'however it began',
-  cold: 'cold',
-  answering: 'after a reaction',
   role: 'Who is looked at',
   side: 'Which side',
   anySide: 'either side',
