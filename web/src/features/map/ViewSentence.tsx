@@ -195,7 +195,7 @@ export const ViewSentence = (): React.JSX.Element => {
   }, [answering, dispatch]);
   return (
     <ViewChoices label={T.counted} view={view} onView={(next) => dispatch(viewChosen(next))}>
-      <Box marginLeft="2" color="ink">
+      <Box color="ink">
         <PickedSwitch />
       </Box>
     </ViewChoices>
