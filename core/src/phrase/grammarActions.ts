@@ -69,7 +69,7 @@ const sameDone = (r: Reading, { key, words }: Doing): readonly Way[] => {
     all.push(placed({ part: 'entry', action: key }, {}));
   // *torreando pass*: one name, and what kind of thing it is; *body lock, body lock pass*: the same said again
   if (r.action !== null && r.told === 'entry' && (r.action === key || words.action(r.action)?.parent === key))
-    all.push(placed({ part: 'entry', action: r.action }, { isFiner: true }));
+    all.push(placed({ part: 'entry', action: r.action }, { isFiner: true }, r.isOpen ? [] : [['pointed', 0.8]]));
   return all;
 };
 

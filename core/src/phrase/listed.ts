@@ -65,6 +65,7 @@ const STEERING: readonly Listed[] = [
     1.2,
   ),
   ...pointer('joint', 'choking arm|choking hand', 1.2),
+  ...pointer('joint', 'two handed|one handed', 4),
   ...pointer('joint', 'half in|half way in|half out|half way|half hearted', 1.2),
   ...pointer('joint', 'cross the legs|cross my legs|cross the feet|cross the ankles', 4),
   ...pointer('joint', 'to the side|to one side|onto the side|to their side|to the other side|off to the side', 1.2),

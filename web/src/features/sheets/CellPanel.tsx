@@ -30,11 +30,12 @@ export const CellPanel = ({
   const behind = useClipsOf(cell.attemptIds);
   const asked = askedIn(place, row, cell);
   const rules = principles.filter((p) => cell.principleIds.includes(p.id));
-  // what was met, and what answers it best
-  const [first, ...others] = [cell.attemptIds, cell.answers[0]?.attemptIds ?? []].flatMap(
+  const isOvercome = cell.status === 'works' && !cell.answers.some((a) => a.worked > 0);
+  // what was met, and, where it took one, what answers it best
+  const answer = isOvercome ? undefined : cell.answers[0];
+  const [first, ...others] = [cell.attemptIds, answer?.attemptIds ?? []].flatMap(
     (ids) => (source && lineBehind(ids, source.cases)) ?? [],
   );
-  const isOvercome = cell.status === 'works' && !cell.answers.some((a) => a.worked > 0);
   return (
     <Box as="aside" aria-label={T.cell(sayEntry(row, words), sayMet(cell.column, words))} padding="4">
       <Flex justifyContent="space-between" alignItems="baseline" gap="3" marginBottom="1">
