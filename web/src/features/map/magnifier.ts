@@ -56,13 +56,15 @@ export class Magnifier {
     const { looked: frame, room, picture } = this;
     if (!frame || !room || !picture) return;
     this.now = zoom;
+    // asked before anything is changed: so the page is laid out once
+    const { offsetWidth: width, offsetHeight: height } = picture;
     // while the hand moves the picture is only stretched; it is drawn sharp as soon as it rests
     clearTimeout(this.sharpening);
     picture.style.willChange = 'transform';
     this.sharpening = setTimeout(() => (picture.style.willChange = ''), REST_MS);
     picture.style.transform = zoom === 1 ? '' : `scale(${zoom})`;
-    room.style.width = zoom === 1 ? '' : `${picture.offsetWidth * zoom}px`;
-    room.style.height = zoom === 1 ? '' : `${picture.offsetHeight * zoom}px`;
+    room.style.width = zoom === 1 ? '' : `${width * zoom}px`;
+    room.style.height = zoom === 1 ? '' : `${height * zoom}px`;
     frame.style.overflowY = zoom > 1 ? 'auto' : 'hidden';
     frame.scrollTo({ left, top });
     for (const tell of this.told) tell();
