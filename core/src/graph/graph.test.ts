@@ -113,6 +113,18 @@ describe('loops', () => {
   });
 });
 
+test('a loop far longer than those that are listed should not be overlooked', () => {
+  const ring = [...'cfdegb'].map((from, i, all) => ({ from, to: all[(i + 1) % all.length]!, weight: 0 }));
+  expect(loopsOf(digraphOf(ring), { longest: 2, most: 1 })).toEqual({ loops: [], isCut: true });
+  expect(loopsOf(digraphOf(ring), { longest: 6 })).toMatchObject({ isCut: false, loops: [[...'bcfdeg']] });
+  // beside a short one that is listed
+  const [out, back] = [
+    { from: 'a', to: 'b', weight: 0 },
+    { from: 'b', to: 'a', weight: 0 },
+  ];
+  expect(loopsOf(digraphOf([...ring, out, back]), { longest: 2 })).toEqual({ loops: [['a', 'b']], isCut: true });
+});
+
 describe('hubs', () => {
   const of = (arcs: readonly Arc[]): readonly number[] => [...betweenness(digraphOf(arcs))].map((x) => x / 2);
 

@@ -7,8 +7,14 @@ export type Loops = {
   /** Whether there are more: longer ones, or more than were asked for. */ readonly isCut: boolean;
 };
 
-/** How many steps it is at least from each place to `end`, over places not before it; −1 = more than `most`. Gives the places that have a number, so that it can be taken away. */
-const stepsTo = (back: Digraph, end: number, most: number, steps: Int32Array): readonly number[] => {
+/** How many steps it is at least from each place of its part (`of`) to `end`, over places not before it; −1 = more than `most`. Gives the places that have a number, so that it can be taken away. */
+const stepsTo = (
+  back: Digraph,
+  of: ArrayLike<number>,
+  end: number,
+  most: number,
+  steps: Int32Array,
+): readonly number[] => {
   steps[end] = 0;
   const queue = [end];
   for (let i = 0; i < queue.length; i++) {
@@ -16,7 +22,7 @@ const stepsTo = (back: Digraph, end: number, most: number, steps: Int32Array): r
     if (steps[at] === most) continue;
     for (let arc = back.starts[at]!; arc < back.starts[at + 1]!; arc++) {
       const before = back.to[arc]!;
-      if (before < end || steps[before]! >= 0) continue;
+      if (before < end || steps[before]! >= 0 || of[before] !== of[end]) continue;
       steps[before] = steps[at]! + 1;
       queue.push(before);
     }
@@ -31,13 +37,17 @@ const stepsTo = (back: Digraph, end: number, most: number, steps: Int32Array): r
 export const loopsOf = (graph: Digraph, { longest = 4, most = 1000 } = {}): Loops => {
   const { ids, starts, to } = graph;
   const back = reversed(graph);
-  const { of } = componentsOf(graph);
+  const { of, count } = componentsOf(graph);
+  const isBegun = new Uint8Array(count);
   const steps = new Int32Array(ids.length).fill(-1);
   const onPath = new Uint8Array(ids.length);
   const byLength: number[][][] = Array.from({ length: longest + 1 }, () => []);
   let isCut = false;
   for (let first = 0; first < ids.length; first++) {
-    const near = stepsTo(back, first, longest + 1, steps);
+    // from the first place of each part it is looked all the way: so a longer loop is never overlooked
+    const isFirst = isBegun[of[first]!] === 0;
+    isBegun[of[first]!] = 1;
+    const near = stepsTo(back, of, first, isFirst ? Infinity : longest + 1, steps);
     const path = [first];
     const next = [starts[first]!];
     onPath[first] = 1;
