@@ -4,7 +4,7 @@ import { reversed, type Digraph } from './digraph.js';
 /** Ways that come back to where they began, over places that are all different: the places, the one with the smallest id first. */
 export type Loops = {
   readonly loops: readonly (readonly string[])[];
-  /** Whether there are more: longer ones, or more than were asked for. */ readonly isCut: boolean;
+  /** Whether there are more than were asked for, or may be longer ones: a way round that is longer, even if it meets itself. */ readonly isCut: boolean;
 };
 
 /** How many steps it is at least from each place of its part (`of`) to `end`, over places not before it; −1 = more than `most`. Gives the places that have a number, so that it can be taken away. */
