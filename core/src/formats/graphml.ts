@@ -1,4 +1,5 @@
 import type { Analysis, ReactionTexts } from '../library/index.js';
+import { lineId } from '../map/index.js';
 
 const escape = (text: string): string =>
   text.replace(/[&<>"']/g, (c) => `&#${c.charCodeAt(0)};`).replace(/[\u0000-\u0008\u000b\u000c\u000e-\u001f]/g, '');
@@ -67,9 +68,10 @@ export const toGraphml = (analysis: Analysis, reactions?: ReadonlyMap<string, Re
     ]),
     ...analysis.lines.flatMap((l) => {
       const action = l.bait ? `${l.action} (bait)` : l.action;
+      const id = lineId(l.from, l.action, l.bait, l.to);
       return [
-        `    <edge id="${escape(`${l.from} ${action} ${l.to}`)}" source="${escape(l.from)}" target="${escape(l.to)}">`,
-        ...data(edgeKeys, 'edge', { ...l, action, ...reactions?.get(`${l.from} ${action} ${l.to}`) }),
+        `    <edge id="${escape(id)}" source="${escape(l.from)}" target="${escape(l.to)}">`,
+        ...data(edgeKeys, 'edge', { ...l, action, ...reactions?.get(id) }),
         '    </edge>',
       ];
     }),

@@ -1,7 +1,7 @@
 import { answersIn, linkAttempts, type Answer, type Attempt, type Instant, type Link } from '../attempts/index.js';
 import type { Footage } from '../footage/index.js';
 import type { CountingView } from '../map/index.js';
-import { casesIn, narrowed, toldCases, type SheetSource, type ToldCase } from '../sheets/index.js';
+import { answeringOf, casesIn, narrowed, toldCases, type SheetSource, type ToldCase } from '../sheets/index.js';
 import { footageSeconds } from '../timecode/index.js';
 import type { Words } from '../vocabulary/index.js';
 import { byFootage } from './byFootage.js';
@@ -65,7 +65,7 @@ export const sheetSourceFrom = (
 
 /** The ids of the attempts that answer something, each once. */
 export const answeringIn = (parts: readonly SheetPart[]): readonly string[] => [
-  ...new Set(parts.flatMap((part) => part.answers.map((a) => a.attemptId))),
+  ...answeringOf(parts.flatMap((part) => part.answers)),
 ];
 
 /** What the sheets of a library are made of, in a view. */

@@ -15,7 +15,7 @@ import {
   type Needing,
   type TeachingOrder,
 } from '../graph/index.js';
-import { wilson, type Height } from '../map/index.js';
+import { lineId, wilson, type Height } from '../map/index.js';
 import {
   coverageOf,
   eitherWaysOf,
@@ -161,7 +161,7 @@ export const reactionTexts = (source: SheetSource): ReadonlyMap<string, Reaction
   for (const c of source.cases) {
     const met = lineReaction(c.attempt);
     if (c.whose !== 'own' || !met || met.isAction) continue;
-    const key = `${c.from} ${c.action}${c.attempt.intent === 'bait' ? ' (bait)' : ''} ${c.to}`;
+    const key = lineId(c.from, c.action, c.attempt.intent === 'bait', c.to);
     const line = lines.get(key) ?? { met: new Map<string, { n: number; worked: number }>(), opened: new Set<string>() };
     lines.set(key, line);
     const isSuccess = c.attempt.result === 'success';

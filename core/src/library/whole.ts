@@ -1,6 +1,7 @@
 import { RowTable, heightsOf, type CountingView } from '../map/index.js';
 import { analyseRows, type Analysis, type RouteQuestion } from './analysis.js';
 import { loggedOf, wordsOf, type Library } from './library.js';
+import { answeringOf } from '../sheets/index.js';
 import { sheetSourceOf } from './sheetSource.js';
 import { reactionTexts, thoughtOf, type ReactionTexts, type Thought } from './thinking.js';
 
@@ -16,7 +17,7 @@ export const analyseWhole = (
   const words = wordsOf(library);
   const table = RowTable.of(loggedOf(library), words);
   const source = sheetSourceOf(library, words, view);
-  table.answering = new Set(source.answers.map((a) => a.attemptId));
+  table.answering = answeringOf(source.answers);
   const analysis = analyseRows(table, words, questions, view);
   const starts = [...new Set([BEGINS, ...questions.map((q) => q.from)])];
   const thought = thoughtOf(analysis, source, heightsOf(table, words, view), words, starts);

@@ -1,4 +1,3 @@
-import type { PlaceId } from '../attempts/index.js';
 import type { Words } from '../vocabulary/index.js';
 import { RowTable, type Logged } from './rows.js';
 import { Tally } from './tally.js';
@@ -6,7 +5,7 @@ import { WHOLE, type CountingView } from './view.js';
 import type { LineBook } from './types.js';
 
 /** Id of the line that an attempt of a side of its own would stand on. */
-export const lineId = (from: PlaceId, action: string, bait: boolean, to: PlaceId): string =>
+export const lineId = (from: string, action: string, bait: boolean, to: string): string =>
   `${from} ${action}${bait ? ' (bait)' : ''} ${to}`;
 
 /**

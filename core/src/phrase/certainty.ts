@@ -191,8 +191,7 @@ const DOUBTS: readonly ((a: Around) => boolean)[] = [
   ({ meant, before }) =>
     meant.part === 'position' && before.action !== null && before.finish !== null && before.pointer !== 'from',
   // *no pass*
-  ({ meant, previous }) =>
-    meant.part === 'entry' && previous !== undefined && (previous.text === 'no' || NEGATIONS.has(previous.text)),
+  ({ meant, previous }) => meant.part === 'entry' && previous?.text === 'no',
   // *my back hurt*: that is no place
   ({ piece, first, next }) => isOwner(first.text) && piece.said.is === 'place' && next !== undefined && !isSmall(next),
   // *half guard is where it ended*, *kept mount after the sweep*, *closed guard before*

@@ -11,6 +11,7 @@ const OTHER_SIDE: Partial<Record<ActionKind, Role>> = {
   sweep: 'top',
   retention: 'top',
 };
+
 export const beginsThere = (place: SaidPlace | null, action: string | null, words: Words): readonly Mark[] => {
   const word = action === null ? undefined : words.action(action);
   const family = place && words.position(place.position)?.family;
@@ -19,6 +20,7 @@ export const beginsThere = (place: SaidPlace | null, action: string | null, word
   const isOther = OTHER_SIDE[word.does] === place.role && family !== 'standing';
   return [['begins', !word.from.includes(family) ? -0.7 : isOther ? -1.5 : 1]];
 };
+
 /** Where one side holds the other: from there it gets away from nothing. */
 const HOLDING: ReadonlySet<Family> = new Set(['pin', 'back', 'turtle']);
 /** Where one side is held: it gets no further from there. */
@@ -34,6 +36,7 @@ export const isRatherOthers = (place: SaidPlace | null, action: string, words: W
     ? does === 'escape' && HOLDING.has(family)
     : GETS_FURTHER.has(does) && HELD.has(family);
 };
+
 export const endsThere = (
   action: string | null,
   finish: SaidFinish | null,

@@ -46,7 +46,6 @@ export type Piece = {
   readonly isWritten: boolean;
   /** Said of somebody to whom it is done: *them* stands in it or behind it. */ readonly isOnThem?: boolean;
   /** A place that stands there as something done: *stacked*. */ readonly isVerb?: boolean;
-  /** A place whose name is that of what is held: *collar and sleeve*. */ readonly isHeld?: boolean;
   /** An action of which its kind was left out. */ readonly isHeadless?: boolean;
   /** A place told of by whose it is: *my guard*. */ readonly isOwned?: boolean;
   /** Told by a word that leaves most of the name out: *took the arm*. */ readonly isShort?: boolean;

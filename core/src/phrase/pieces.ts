@@ -39,22 +39,6 @@ const isOn = (objects: ReadonlySet<string>, line: Line, { from, to }: Span): boo
   return false;
 };
 
-const targets = new WeakMap<Words, ReadonlySet<string>>();
-/** The single words that name a place to hold. */
-const targetWords = (words: Words): ReadonlySet<string> => {
-  const known =
-    targets.get(words) ??
-    new Set(
-      words
-        .of('target')
-        .flatMap(({ name, aliases }) => [name, ...aliases])
-        .map((text) => tokens(text))
-        .flatMap((all) => (all.length === 1 ? all : [])),
-    );
-  targets.set(words, known);
-  return known;
-};
-
 /** What stands before a side that is no place. */
 const SIDED = new Set('left right near far same other wrong this that one his her their my our your'.split(' '));
 
@@ -124,7 +108,6 @@ const piecesOfSpan = (line: Line, span: Span, words: Words): readonly Piece[] =>
       if (isOne && isNoPlace(line, from)) return [];
       // *open my guard* is done
       if (hasOwner(line, from + 1, to - 1) && !namesOwner(words.position(key))) return [];
-      const ownTokens = Array.from({ length: to - from }, (_, i) => from + i);
       const isVerb = !isWritten && isOne && line.at(from)!.isWord;
       return rolesAround(line, span, words).flatMap((around): Piece[] => {
         const piece = (lead: Side | null): Piece => ({
@@ -135,7 +118,6 @@ const piecesOfSpan = (line: Line, span: Span, words: Words): readonly Piece[] =>
           quality,
           isWritten,
           ...(around.isOwned ? { isOwned: true } : {}),
-          isHeld: ownTokens.every((at) => line.at(at)!.text === 'and' || targetWords(words).has(line.at(at)!.text)),
           // *stacked* may be what they did as well as where it is
           isVerb: isVerb || (isOne && around.role === null && line.at(from)!.text.endsWith('ed')),
         });

@@ -1,1 +1,1 @@
-export { PLAN_LINES_LIMIT, plannedKey, unseenOf, type Plan, type PlannedLine } from './types.js';
+export { PLAN_LINES_LIMIT, unseenOf, type Plan, type PlannedLine } from './types.js';

@@ -1,4 +1,4 @@
-import type { PlaceId } from '../attempts/index.js';
+import { lineId } from '../map/index.js';
 
 /** A line that is planned: nobody needs to have seen it. */
 export type PlannedLine = {
@@ -16,21 +16,20 @@ export type Plan = {
   readonly lines: readonly PlannedLine[];
 };
 
-/** So many lines one plan holds; a larger map becomes several. */
-export const PLAN_LINES_LIMIT = 3000;
+/** So many lines one plan holds: with the longest names they still go out in one request. A larger map becomes several plans. */
+export const PLAN_LINES_LIMIT = 1500;
 
-/** What tells lines apart: from, entry and place they lead to; a bait is another line. */
-export const plannedKey = ({ from, action, bait, to }: PlannedLine): string =>
-  `${from} ${action}${bait ? ' (bait)' : ''} ${to}`;
-
-type Seen = { readonly from: PlaceId; readonly action: string; readonly bait: boolean; readonly to: PlaceId };
+const keyOf = ({ from, action, bait, to }: PlannedLine): string => lineId(from, action, bait, to);
 
 /** The planned lines that no line of a map has yet, each once, in the order in which they come. O(lines). */
-export const unseenOf = (plans: readonly Pick<Plan, 'lines'>[], seen: readonly Seen[]): readonly PlannedLine[] => {
-  const known = new Set(seen.map(plannedKey));
+export const unseenOf = (
+  plans: readonly Pick<Plan, 'lines'>[],
+  seen: readonly PlannedLine[],
+): readonly PlannedLine[] => {
+  const known = new Set(seen.map(keyOf));
   return plans.flatMap(({ lines }) =>
     lines.filter((line) => {
-      const key = plannedKey(line);
+      const key = keyOf(line);
       if (known.has(key)) return false;
       known.add(key);
       return true;

@@ -3,7 +3,7 @@ import { lineId } from '../map/index.js';
 
 /** Id of the line of the map that a step says. */
 export const lineOfStep = (step: Pick<RouteStep, 'from' | 'action' | 'to'>): string =>
-  lineId(step.from as PlaceId, step.action, false, step.to as PlaceId);
+  lineId(step.from, step.action, false, step.to);
 
 /** The clip that shows a step: the one that was chosen, or the first clip of the most telling attempt of its line that has one. */
 export const clipOfStep = <C extends Pick<Clip, 'id' | 'attemptId'>>(

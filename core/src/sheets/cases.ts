@@ -44,6 +44,10 @@ export type SheetSource = {
 /** Attempts that worked, of those that count. */
 export const workedIn = (cases: readonly Case[]): number => cases.filter((c) => c.attempt.result === 'success').length;
 
+/** Whether it is one of those that lines are made of: one's own, no bait, and no mere change of holds. */
+export const isOfLine = ({ attempt, whose, isHeld }: Case): boolean =>
+  whose === 'own' && attempt.intent !== 'bait' && !isHeld;
+
 const HOLDING: ReadonlySet<string> = new Set(['grip', 'hold']);
 
 /** An attempt that has a place, whoever looks at it. */

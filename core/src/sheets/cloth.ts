@@ -1,5 +1,5 @@
 import { gripsAtCommit, type PlaceId } from '../attempts/index.js';
-import { workedIn, type Case } from './cases.js';
+import { isOfLine, workedIn, type Case } from './cases.js';
 import type { WayOn } from './lineBehind.js';
 
 const hasCloth = ({ attempt }: Case): boolean => gripsAtCommit(attempt).some((c) => c.cloth);
@@ -31,16 +31,13 @@ export const sameWithoutCloth = (cases: readonly Case[], from: PlaceId, action: 
     .sort((a, b) => rank(a) - rank(b) || (a.attempt.id < b.attempt.id ? -1 : 1));
 };
 
-/** Whether an attempt is one of those that lines are made of. */
-const isOfLine = (c: Case): boolean => c.whose === 'own' && c.attempt.intent !== 'bait' && !c.isHeld;
-
 /** What holds are said of the steps of a way: which of them lean on cloth, in their order, each with the same done without, the best first. */
-export const clothOnWay = (
+export const clothOnWay = <Step extends WayOn>(
   cases: readonly Case[],
-  steps: readonly WayOn[],
+  steps: readonly Step[],
 ): {
   /** Steps of which somebody said what was held. */ readonly said: number;
-  readonly leaning: readonly { readonly step: WayOn; readonly withCloth: number; readonly without: readonly Case[] }[];
+  readonly leaning: readonly { readonly step: Step; readonly without: readonly Case[] }[];
 } => {
   const told = steps.map((step) => ({
     step,
@@ -50,16 +47,14 @@ export const clothOnWay = (
   }));
   return {
     said: told.filter(({ leaning }) => leaning.said > 0).length,
-    leaning: told.flatMap(({ step, leaning: { leans, withCloth } }) =>
-      leans ? [{ step, withCloth, without: sameWithoutCloth(cases, step.from, step.action) }] : [],
+    leaning: told.flatMap(({ step, leaning: { leans } }) =>
+      leans ? [{ step, without: sameWithoutCloth(cases, step.from, step.action) }] : [],
     ),
   };
 };
 
 /** Lines that lean on cloth, in the order of their ids: from, entry and place it leads to. */
-export const leaningLines = (
-  cases: readonly Case[],
-): readonly (Leaning & { readonly from: PlaceId; readonly action: string; readonly to: PlaceId })[] => {
+export const leaningLines = (cases: readonly Case[]): readonly (Leaning & WayOn)[] => {
   const lines = new Map<string, Case[]>();
   for (const c of cases) {
     if (!isOfLine(c)) continue;

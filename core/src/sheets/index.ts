@@ -26,7 +26,7 @@ export { holdKey, holdKind, holdKindsOf, holdSheet, type HoldKind, type HoldShee
 export { reachOf, type EvidenceReach, type StepReach } from './reach.js';
 export { apartOf, relativesOf, type RelativePart } from './relatives.js';
 export { lineBehind, type WayOn } from './lineBehind.js';
-export { narrowed, type Narrowing } from './narrow.js';
+export { answeringOf, narrowed, type Narrowing } from './narrow.js';
 export { shareWithin, spreadOf, timesOf, type Spread, type Times } from './times.js';
 export {
   depthsIn,

@@ -1,5 +1,5 @@
 import type { PlaceId } from '../attempts/index.js';
-import type { Case } from './cases.js';
+import { isOfLine, type Case } from './cases.js';
 
 /** A line of the map by what it says. */
 export type WayOn = { readonly from: PlaceId; readonly action: string; readonly to: PlaceId };
@@ -11,8 +11,9 @@ export type WayOn = { readonly from: PlaceId; readonly action: string; readonly 
 export const lineBehind = (attemptIds: readonly string[], cases: readonly Case[]): WayOn | undefined => {
   const wanted = new Set(attemptIds);
   const lines = new Map<string, WayOn & { worked: number; n: number }>();
-  for (const { attempt, whose, isHeld, from, action, to } of cases) {
-    if (!wanted.has(attempt.id) || whose !== 'own' || isHeld || attempt.intent === 'bait') continue;
+  for (const c of cases) {
+    const { attempt, from, action, to } = c;
+    if (!wanted.has(attempt.id) || !isOfLine(c)) continue;
     const key = `${from} ${action} ${to}`;
     const line = lines.get(key) ?? { from, action, to, worked: 0, n: 0 };
     lines.set(key, { ...line, n: line.n + 1, worked: line.worked + (attempt.result === 'success' ? 1 : 0) });

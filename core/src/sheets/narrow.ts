@@ -8,10 +8,14 @@ export type Narrowing = {
   /** On which side of the body the place lay where it began, where that is said. */ readonly lead?: Side | undefined;
 };
 
+/** The ids of the attempts that answer something. */
+export const answeringOf = (answers: SheetSource['answers']): ReadonlySet<string> =>
+  new Set(answers.map((a) => a.attemptId));
+
 /** The same, made of those attempts alone. What answers what stays as it was. O(attempts + answers). */
 export const narrowed = (source: SheetSource, { begun, lead }: Narrowing): SheetSource => {
   if (begun === undefined && lead === undefined) return source;
-  const answering = new Set(source.answers.map((a) => a.attemptId));
+  const answering = answeringOf(source.answers);
   return {
     ...source,
     cases: source.cases.filter(

@@ -7,5 +7,5 @@ export type { MapState } from './map.listener.js';
 export { ClipOnTheSpot } from './ClipOnTheSpot.js';
 export { clipsBehind } from './clipsBehind.js';
 export { MapNav } from './MapNav.js';
-export { answersLink, cellKey } from './answersLink.js';
+export { answersLink, cellKey, lineLink } from './answersLink.js';
 export { ANSWERED_TEXT } from './map.text.js';

@@ -6,8 +6,8 @@ import { Link } from 'react-router';
 import { Subheading } from '../../design/index.js';
 import type { MapRoute } from '../../workers/map.protocol.js';
 import { ClipLinks, useClipsOf, useSheetSource, useWords } from '../library/index.js';
-import type { MapState } from '../map/index.js';
-import { CLOTH_TEXT as T } from './routes.text.js';
+import { lineLink, type MapState } from '../map/index.js';
+import { CLOTH_TEXT as T, REACH_TEXT } from './routes.text.js';
 
 /** Clips of the same without cloth that are offered for a step. */
 const MOST_CLIPS = 3;
@@ -41,21 +41,17 @@ export const RouteCloth = ({ best }: { readonly best: MapRoute }): React.JSX.Ele
       <Subheading marginBottom="1">{T.title}</Subheading>
       <Box>{T.sum(cloth.leaning.length, best.steps.length, cloth.said)}</Box>
       <Box as="ul" listStyleType="none">
-        {cloth.leaning.map(({ step, without }) => {
-          const line = best.steps.find(({ line }) => line.from === step.from && line.action === step.action)!.line;
-          const entry = T.entry(words.name('action', step.action), placeName(step.from, words));
-          return (
-            <Box as="li" key={line.id} paddingBlock="0.5">
-              <Link to={`/map?place=${encodeURIComponent(line.from)}&line=${encodeURIComponent(line.id)}`}>
-                {entry}
-              </Link>{' '}
-              <Box as="span" color="inkSoft">
-                {T.without(without.length, workedIn(without))}
-              </Box>{' '}
-              <Without attemptIds={without.slice(0, MOST_CLIPS).map((c) => c.attempt.id)} />
-            </Box>
-          );
-        })}
+        {cloth.leaning.map(({ step, without }) => (
+          <Box as="li" key={step.id} paddingBlock="0.5">
+            <Link to={lineLink(step)}>
+              {REACH_TEXT.entry(words.name('action', step.action), placeName(step.from, words))}
+            </Link>{' '}
+            <Box as="span" color="inkSoft">
+              {T.without(without.length, workedIn(without))}
+            </Box>{' '}
+            <Without attemptIds={without.slice(0, MOST_CLIPS).map((c) => c.attempt.id)} />
+          </Box>
+        ))}
       </Box>
     </Box>
   );

@@ -1,9 +1,10 @@
 import { Box } from '@chakra-ui/react';
-import { placeName, type PlaceId } from '@odograph/core';
+import { placeName } from '@odograph/core';
 import { Link } from 'react-router';
 import { Subheading } from '../../design/index.js';
 import type { MapPicture, MapRoute, RouteQuestion } from '../../workers/map.protocol.js';
 import { useWords } from '../library/index.js';
+import { lineLink } from '../map/index.js';
 import { useReachQuery } from './routes.api.js';
 import { REACH_TEXT as T } from './routes.text.js';
 
@@ -24,8 +25,6 @@ export const RouteReach = ({
     const line = best.steps.find((s) => s.line.id === step.lineId)?.line;
     return line && (step.ifNoneWorked || step.ifAllWorked) ? [{ ...step, line }] : [];
   });
-  const toLine = (from: PlaceId, id: string): string =>
-    `/map?place=${encodeURIComponent(from)}&line=${encodeURIComponent(id)}`;
   return (
     <Box as="section" marginTop="5" maxWidth="760px" data-testid="reach">
       <Subheading marginBottom="1">{T.title}</Subheading>
@@ -36,7 +35,7 @@ export const RouteReach = ({
           <Box as="ul" listStyleType="none">
             {open.map(({ line, ifNoneWorked, ifAllWorked }) => (
               <Box as="li" key={line.id} paddingBlock="0.5">
-                <Link to={toLine(line.from, line.id)}>
+                <Link to={lineLink(line)}>
                   {T.step(
                     T.entry(words.name('action', line.action), placeName(line.from, words)),
                     ifNoneWorked,

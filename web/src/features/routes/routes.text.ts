@@ -115,7 +115,6 @@ export const CLOTH_TEXT = {
     leaning === 0
       ? `No step of the best leans on cloth${said < steps ? `, as far as it’s said what was held (${said} of ${steps})` : ''}.`
       : `${leaning} of the ${steps} steps of the best ${leaning === 1 ? 'leans' : 'lean'} on cloth, the first of them here:`,
-  entry: (action: string, place: string): string => `${action} from ${place}`,
   without: (n: number, worked: number): string =>
     n === 0 ? 'nobody has been seen to do it without' : `without cloth: ${worked} of ${n} worked`,
 } as const;

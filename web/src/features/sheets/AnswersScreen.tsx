@@ -17,7 +17,7 @@ import { useSelector } from 'react-redux';
 import { Link, useSearchParams } from 'react-router';
 import { Action, Subheading } from '../../design/index.js';
 import { useWords, useSheetSource } from '../library/index.js';
-import { OnlyPicked, cellKey, type MapState, useMapPicture } from '../map/index.js';
+import { OnlyPicked, cellKey, lineLink, type MapState, useMapPicture } from '../map/index.js';
 import type { MapPicture } from '../../workers/map.protocol.js';
 import { AnswerGrid } from './AnswerGrid.js';
 import { askedIn, sayAsked } from './asked.js';
@@ -50,9 +50,7 @@ const Way = ({
       <Box as="ul" listStyleType="none" marginTop="1">
         {into.slice(0, 6).map((l) => (
           <Box as="li" key={l.id} paddingBlock="0.5">
-            <Link to={`/map?place=${encodeURIComponent(place)}&line=${encodeURIComponent(l.id)}`}>
-              {T.hereLine(words.name('action', l.action), placeName(l.from, words))}
-            </Link>{' '}
+            <Link to={lineLink(l, place)}>{T.hereLine(words.name('action', l.action), placeName(l.from, words))}</Link>{' '}
             <Box as="span" color="inkSoft">
               {l.attempts ? T.counted(l.successes, l.attempts) : T.seenOnly(l.picked + l.shown)}
             </Box>

@@ -18,7 +18,7 @@ import { askChances } from '../../workers/chances.client.js';
 import type { Chances, ChancesQuestion, Sides } from '../../workers/chances.protocol.js';
 import type { MapLine } from '../../workers/map.protocol.js';
 import { useWords } from '../library/index.js';
-import type { MapState } from '../map/index.js';
+import { lineLink, type MapState } from '../map/index.js';
 import { CHANCES_TEXT as T } from './sheets.text.js';
 
 const endingName = (ending: string, words: Words): string =>
@@ -102,9 +102,7 @@ const Why = ({ out }: { readonly out: readonly Out[] }): React.JSX.Element => {
             <Box as="span" fontVariantNumeric="tabular-nums" color="inkSoft">
               {T.step(line.count, total)}
             </Box>
-            <Link to={`/map?place=${encodeURIComponent(line.from)}&line=${encodeURIComponent(line.id)}`}>
-              {T.goes(words.name('action', line.action), placeName(to, words), isTheirs)}
-            </Link>
+            <Link to={lineLink(line)}>{T.goes(words.name('action', line.action), placeName(to, words), isTheirs)}</Link>
           </Box>
         ))}
       </Box>

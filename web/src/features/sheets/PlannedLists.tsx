@@ -16,7 +16,7 @@ import type { MapLine } from '../../workers/map.protocol.js';
 import { useLibrary, useMayWrite, useWords } from '../library/index.js';
 import { useEdit } from '../replica/index.js';
 import { PutOnList } from './PutOnList.js';
-import { PLAN_TEXT as T } from './sheets.text.js';
+import { NEXT_TEXT, PLAN_TEXT as T } from './sheets.text.js';
 
 const AT_ONCE = 10;
 
@@ -26,7 +26,7 @@ const Line = ({ line: { from, action, to } }: { readonly line: PlannedLine }): R
   return (
     <Flex as="li" borderTopWidth="1px" paddingBlock="2" alignItems="baseline" gap="4" wrap="wrap">
       <Box flex="1" minWidth="280px">
-        <strong>{T.line(words.name('action', action), placeName(from, words))}</strong>{' '}
+        <strong>{NEXT_TEXT.entryFrom(words.name('action', action), placeName(from, words))}</strong>{' '}
         <Box as="span" color="inkSoft">
           {T.to(placeName(to, words))}
         </Box>

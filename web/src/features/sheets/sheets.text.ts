@@ -162,7 +162,6 @@ export const PLAN_TEXT = {
   part: (name: string, part: number, parts: number): string => `${name} (${part} of ${parts})`,
   seen: (seen: number, all: number): string =>
     seen === all ? `all ${all} seen by now` : `${seen} of ${all} seen by now`,
-  line: (action: string, place: string): string => `${action} from ${place}`,
   to: (place: string): string => `to ${place}`,
   remove: 'Remove',
   more: (n: number): string => `${n} more`,
