@@ -1,4 +1,4 @@
-import type { Clip, PlaceId, RouteStep } from '../attempts/index.js';
+import type { Clip, RouteStep } from '../attempts/index.js';
 import { lineId } from '../map/index.js';
 
 /** Id of the line of the map that a step says. */
