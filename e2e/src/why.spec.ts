@@ -115,6 +115,19 @@ test('when it is told in full why a sweep failed, all of it should be kept, foun
   await page.keyboard.press('ArrowDown');
   await page.keyboard.press('Enter');
   await expect(reasons).toContainText('post a hand forces failed');
+  // another one by dragging from detail to detail: *enables*, until enter is pressed or a letter says otherwise
+  const linksBefore = (await attemptInHand(page, running.url)).links.length;
+  await details.getByRole('button', { name: /both arms inside/ }).hover();
+  await page.mouse.down();
+  await details.getByRole('button', { name: /^failed/ }).hover();
+  await page.mouse.up();
+  await expect(reasons.getByRole('status')).toContainText('“both arms inside” enables');
+  await page.keyboard.press('Enter');
+  await expect.poll(async () => (await attemptInHand(page, running.url)).links.length).toBe(linksBefore + 1);
+  expect((await attemptInHand(page, running.url)).links.at(-1)).toMatchObject({
+    to: { part: 'result' },
+    kind: 'enables',
+  });
   await noFaults(page);
   await page.keyboard.press('q');
   const tries = page.getByTestId('tries');
