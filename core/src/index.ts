@@ -3,6 +3,7 @@ export * from './signals/index.js';
 export * from './vocabulary/index.js';
 export * from './footage/index.js';
 export * from './people/index.js';
+export * from './collections/index.js';
 export * from './plans/index.js';
 export * from './attempts/index.js';
 export * from './why/index.js';

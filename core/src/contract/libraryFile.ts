@@ -62,4 +62,5 @@ export const libraryFile = Joi.object<Library>({
   todos: Joi.array().default([]),
   drawings: Joi.array().default([]),
   plans: Joi.array().default([]),
+  collections: Joi.array().default([]),
 }).unknown();

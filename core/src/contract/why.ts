@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import type { Collection } from '../collections/index.js';
 import type { Drawing } from '../drawings/index.js';
 import type { Plan } from '../plans/index.js';
 import type { Principle } from '../principles/index.js';
@@ -46,3 +47,9 @@ export const newPlan = Joi.object<NewPlan>({
 });
 export type PlanEdit = EditOf<Partial<PlanFields>>;
 export const planEdit = editOf<Partial<PlanFields>>(saidOf(KEPT.plan));
+
+export type CollectionFields = SentFields<Collection, typeof KEPT.collection>;
+export type NewCollection = New & CollectionFields;
+export const newCollection = Joi.object<NewCollection>({ ...made(), ...newOf(KEPT.collection) });
+export type CollectionEdit = EditOf<Partial<CollectionFields>>;
+export const collectionEdit = editOf<Partial<CollectionFields>>(saidOf(KEPT.collection));

@@ -1,4 +1,5 @@
 import type { Attempt, Clip, KeptRoute } from '../attempts/index.js';
+import type { Collection } from '../collections/index.js';
 import type { Drawing } from '../drawings/index.js';
 import type { Moment } from '../moments/index.js';
 import type { Person } from '../people/index.js';
@@ -14,6 +15,7 @@ export type MomentChanges = Partial<Pick<Moment, 'at' | 'attemptId' | 'state' | 
 export type PrincipleChanges = Partial<Omit<Principle, 'id' | 'version'>>;
 export type TodoChanges = Partial<Omit<Todo, 'id' | 'version' | 'kind' | 'opened'>>;
 export type DrawingChanges = Partial<Omit<Drawing, 'id' | 'version' | 'footageId' | 'angleId'>>;
+export type CollectionChanges = Partial<Omit<Collection, 'id' | 'version'>>;
 export type PlanChanges = Partial<Pick<Plan, 'name'>>;
 export type RouteChanges = Partial<Pick<KeptRoute, 'name' | 'steps'>>;
 /** A person who is not there yet is made with the name given. */
@@ -29,7 +31,7 @@ type FieldEdit<Kind extends string, Changes> = { readonly kind: Kind; readonly i
 export type MadeClip = { readonly attempt: Attempt; readonly clip: Clip };
 
 /** What can be taken away: into the bin, or, where that has no room for it, until undo. */
-export type Removable = Binned | 'moment' | 'principle' | 'todo' | 'drawing' | 'plan';
+export type Removable = Binned | 'moment' | 'principle' | 'todo' | 'drawing' | 'plan' | 'collection';
 
 /** What somebody does to the library, said once: `applyEdit` shows it, `requestOf` sends it. */
 export type Doing =
@@ -43,6 +45,7 @@ export type Doing =
   | { readonly kind: 'new principle'; readonly principle: Principle }
   | { readonly kind: 'new todo'; readonly todo: Todo }
   | { readonly kind: 'new drawing'; readonly drawing: Drawing }
+  | { readonly kind: 'new collection'; readonly collection: Collection }
   | { readonly kind: 'new plan'; readonly plan: Plan }
   | FieldEdit<'attempt', AttemptChanges>
   | FieldEdit<'clip', ClipChanges>
@@ -55,6 +58,7 @@ export type Doing =
   | FieldEdit<'todo', TodoChanges>
   | FieldEdit<'drawing', DrawingChanges>
   | FieldEdit<'plan', PlanChanges>
+  | FieldEdit<'collection', CollectionChanges>
   /** What is said of a word, whole. */
   | { readonly kind: 'word'; readonly change: WordChange }
   | { readonly kind: 'aliases'; readonly lines: AliasLines['lines'] }

@@ -40,7 +40,17 @@ const ADDRESS: Readonly<Record<Kept, string>> = { ...ROWS, word: 'words' };
 
 type Making = Extract<
   LibraryEdit,
-  { kind: 'new moment' | 'new person' | 'new route' | 'new principle' | 'new todo' | 'new drawing' | 'new plan' }
+  {
+    kind:
+      | 'new moment'
+      | 'new person'
+      | 'new route'
+      | 'new principle'
+      | 'new todo'
+      | 'new drawing'
+      | 'new plan'
+      | 'new collection';
+  }
 >;
 const withoutVersion = <T extends { readonly version: number }>({ version, ...fields }: T): Omit<T, 'version'> => {
   void version;
@@ -61,6 +71,8 @@ const madeOf = (edit: Making): readonly [Kept, object] => {
       return ['principle', withoutVersion(edit.principle)];
     case 'new todo':
       return ['todo', withoutVersion(edit.todo)];
+    case 'new collection':
+      return ['collection', withoutVersion(edit.collection)];
     case 'new plan':
       return ['plan', withoutVersion(edit.plan)];
     case 'new drawing': {
@@ -109,6 +121,7 @@ export const requestOf = (edit: LibraryEdit, base: number | null): EditRequest =
     case 'new principle':
     case 'new todo':
     case 'new plan':
+    case 'new collection':
     case 'new drawing': {
       const [of, fields] = madeOf(edit);
       return post(ADDRESS[of], fields);
@@ -121,6 +134,7 @@ export const requestOf = (edit: LibraryEdit, base: number | null): EditRequest =
     case 'moment':
     case 'person':
     case 'plan':
+    case 'collection':
     case 'principle':
     case 'route':
     case 'todo': {

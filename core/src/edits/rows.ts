@@ -59,6 +59,7 @@ const removed = (library: Library, what: Removable, id: string): Library => {
     case 'moment':
     case 'person':
     case 'plan':
+    case 'collection':
     case 'principle':
     case 'route':
     case 'todo':
@@ -142,6 +143,8 @@ export const applyEdit = (library: Library, edit: LibraryEdit): Library => {
       return { ...library, principles: upsert(library.principles, [edit.principle]) };
     case 'new todo':
       return { ...library, todos: upsert(library.todos, [edit.todo]) };
+    case 'new collection':
+      return { ...library, collections: upsert(library.collections, [edit.collection]) };
     case 'new plan':
       return { ...library, plans: upsert(library.plans, [edit.plan]) };
     case 'new drawing':
@@ -158,6 +161,7 @@ export const applyEdit = (library: Library, edit: LibraryEdit): Library => {
     case 'angle':
     case 'drawing':
     case 'person':
+    case 'collection':
     case 'plan':
     case 'principle':
     case 'route':

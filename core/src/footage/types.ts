@@ -26,6 +26,7 @@ export type Footage = {
   /** Of those who meet: belts, age class, weight, as the event says it. */
   readonly level: string;
   readonly place: string;
+  /** Who talks on it, by name: a coach who explains, a commentator; empty = nobody, or nobody said who. */ readonly speaker: string;
   /** What stands around the mat. */
   readonly surroundings: 'open' | 'edge' | 'wall' | null;
   /** What bends statistics: an injury, a handicap agreed on, a round begun from a position. */

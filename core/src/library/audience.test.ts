@@ -148,6 +148,15 @@ describe('what members see who are no coaches', () => {
         { ...principle, id: 'theirs', strength: 'habit', habitOf: 'p' },
         { ...principle, id: 'view', view: { kind: 'person', personId: 'p' } },
       ],
+      collections: [
+        {
+          id: 'k',
+          version: 1,
+          name: 'for Somebody',
+          clipIds: ['c2', 'c1'],
+          filter: [{ facet: 'text', value: 'Unsaid' }],
+        },
+      ],
       drawings: [
         { ...drawing, id: 'd', angleId: 'one', to: drawing.from, shapes: [label] },
         { ...drawing, id: 'e', angleId: 'two', to: drawing.from },
@@ -155,6 +164,7 @@ describe('what members see who are no coaches', () => {
     });
     expect(seen.todos).toMatchObject([{ id: 'told', text: 'as … says', by: '…', clipIds: ['c1'] }]);
     expect(seen.principles).toMatchObject([{ id: 'all', sentence: 'like …', clipsFor: ['c1'] }]);
+    expect(seen.collections).toMatchObject([{ name: 'for …', clipIds: ['c1'], filter: [{ value: '…' }] }]);
     expect(seen.drawings).toMatchObject([{ id: 'd', shapes: [{ text: '…' }] }]);
   });
 

@@ -55,12 +55,12 @@ const of = <R>(
 const tellerShown = (by: Teller | null, { persons }: Shown): Teller | null =>
   by?.kind === 'person' && persons.has(by.personId) ? by : null;
 
-/** Of lists, principles, drawings and plans, what they see. */
+/** Of lists, principles, drawings, plans and collections, what they see. */
 const whyShown = (
   rows: LibraryRows,
   shown: Shown,
   isClipShown: (id: string) => boolean,
-): Pick<LibraryRows, 'todos' | 'drawings' | 'principles' | 'plans'> => {
+): Pick<LibraryRows, 'todos' | 'drawings' | 'principles' | 'plans' | 'collections'> => {
   const { text } = shown;
   const seen = {
     todos: of(
@@ -80,6 +80,16 @@ const whyShown = (
       rows.drawings,
       (d) => shown.angles.has(d.angleId),
       (d) => ({ ...d, shapes: d.shapes.map((s) => ({ ...s, text: text(s.text) })) }),
+    ),
+    collections: of(
+      rows.collections,
+      () => true,
+      (c) => ({
+        ...c,
+        name: text(c.name),
+        clipIds: c.clipIds.filter(isClipShown),
+        filter: c.filter?.map((part) => ({ ...part, value: text(part.value) })) ?? null,
+      }),
     ),
     plans: of(
       rows.plans,
@@ -101,7 +111,7 @@ const whyShown = (
       }),
     ),
   };
-  return seen as Pick<LibraryRows, 'todos' | 'drawings' | 'principles' | 'plans'>;
+  return seen as Pick<LibraryRows, 'todos' | 'drawings' | 'principles' | 'plans' | 'collections'>;
 };
 
 /**
@@ -124,7 +134,14 @@ export const asShown = <T extends LibraryRows>(rows: T, shown: Shown, isClipShow
     footage: of(
       rows.footage,
       (f) => shown.footage.has(f.id),
-      (f) => ({ ...f, title: text(f.title), kitA: text(f.kitA), kitB: text(f.kitB), context: text(f.context) }),
+      (f) => ({
+        ...f,
+        title: text(f.title),
+        kitA: text(f.kitA),
+        kitB: text(f.kitB),
+        context: text(f.context),
+        speaker: text(f.speaker),
+      }),
     ),
     angles: of(
       rows.angles,

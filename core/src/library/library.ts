@@ -3,6 +3,7 @@ import { type Attempt, type Clip, type KeptRoute, type Timed } from '../attempts
 import type { Drawing } from '../drawings/index.js';
 import { type Moment } from '../moments/index.js';
 import { type Person } from '../people/index.js';
+import type { Collection } from '../collections/index.js';
 import type { Plan } from '../plans/index.js';
 import type { Principle } from '../principles/index.js';
 import type { Todo } from '../todos/index.js';
@@ -29,6 +30,7 @@ export type Library = {
   readonly todos: readonly Todo[];
   readonly drawings: readonly Drawing[];
   readonly plans: readonly Plan[];
+  readonly collections: readonly Collection[];
 };
 
 /** Under which name a library lists the rows of each kind. */
@@ -45,6 +47,7 @@ export const LISTS = {
   todo: 'todos',
   drawing: 'drawings',
   plan: 'plans',
+  collection: 'collections',
 } as const satisfies Record<Exclude<Entity, 'word'>, keyof Library>;
 export type Listed = keyof typeof LISTS;
 export const LISTED = Object.keys(LISTS) as readonly Listed[];

@@ -23,7 +23,7 @@ export type Logged = { readonly attempt: Attempt; readonly footage: Footage; rea
 /** What counting needs of a footage. */
 export type FootageRow = Pick<
   Footage,
-  'id' | 'setting' | 'gi' | 'date' | 'athleteA' | 'athleteB' | 'skewedBy' | 'ruleset' | 'level'
+  'id' | 'setting' | 'gi' | 'date' | 'athleteA' | 'athleteB' | 'skewedBy' | 'ruleset' | 'level' | 'speaker'
 >;
 
 /** How an attempt enters the figures; `gone` = it is not there any more. */
@@ -135,10 +135,10 @@ export class RowTable {
   }
 
   setFootage(footage: FootageRow): number {
-    const { id, setting, gi, date, athleteA, athleteB, skewedBy, ruleset, level } = footage;
+    const { id, setting, gi, date, athleteA, athleteB, skewedBy, ruleset, level, speaker } = footage;
     const number = this.footageNumbers.get(id) ?? this.footage.length;
     this.footageNumbers.set(id, number);
-    this.footage[number] = { id, setting, gi, date, athleteA, athleteB, skewedBy, ruleset, level };
+    this.footage[number] = { id, setting, gi, date, athleteA, athleteB, skewedBy, ruleset, level, speaker };
     return number;
   }
 

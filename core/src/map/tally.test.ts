@@ -41,6 +41,7 @@ const views: readonly CountingView[] = [
   { includePicked: true, settings: ['competition'] },
   { includePicked: false, skewedBy: 'tired' },
   { includePicked: true, ruleset: 'Harbour rules', level: 'brown belts' },
+  { includePicked: true, speaker: 'Coach Ama' },
   { includePicked: false, pointOfView: { kind: 'athletes', ids: ['F1 a', 'F2 d'] } },
 ];
 const asError = (error: Pick<ErrorUse, 'by' | 'cause'>, i: number): ErrorUse => ({
@@ -168,6 +169,9 @@ describe('what a view lets through', () => {
     const three = [LOGGED[0]!, { ...brown, attempt: { ...brown.attempt, id: '1-brown' } }];
     expect([attempts({ ruleset: 'Harbour rules' }, three), attempts({ level: 'brown' }, three)]).toEqual([1, 1]);
     expect([attempts({ level: 'blue' }, three), attempts({}, three)]).toEqual([0, 2]);
+    const told = { ...LOGGED[0]!, footage: { ...FOOTAGE.F1, id: 'told', speaker: 'Coach Ama' } };
+    const half = [LOGGED[0]!, { ...told, attempt: { ...told.attempt, id: '1-told' } }];
+    expect([attempts({ speaker: 'Coach Ama' }, half), attempts({ speaker: 'Coach Bo' }, half)]).toEqual([1, 0]);
     const days = [
       day('2031-05-24'),
       { ...day('2031-05-25'), attempt: { ...LOGGED[0]!.attempt, id: 'other', footageId: 'x' } },

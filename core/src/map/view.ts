@@ -13,6 +13,7 @@ export type CountingView = {
   /** Only footage whose figures say less for this reason, or for none. */ readonly skewedBy?: Skew | 'nothing';
   /** Only footage whose sheet names these rules; this level. */ readonly ruleset?: string;
   readonly level?: string;
+  /** Only footage on which this one talks, by name. */ readonly speaker?: string;
   /** First and last day, both included; footage without a day is left out where one is said. */
   readonly fromDay?: string;
   readonly toDay?: string;
@@ -29,6 +30,7 @@ const isInView = (footage: FootageRow, view: CountingView): boolean =>
   (view.skewedBy === undefined || (footage.skewedBy ?? 'nothing') === view.skewedBy) &&
   (view.ruleset === undefined || footage.ruleset === view.ruleset) &&
   (view.level === undefined || footage.level === view.level) &&
+  (view.speaker === undefined || footage.speaker === view.speaker) &&
   (view.fromDay === undefined || (footage.date !== null && footage.date >= view.fromDay)) &&
   (view.toDay === undefined || (footage.date !== null && footage.date <= view.toDay));
 

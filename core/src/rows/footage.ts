@@ -72,6 +72,7 @@ export const FOOTAGE = {
   ruleset: saidOr(text(NAME_LIMIT), ''),
   level: saidOr(text(NAME_LIMIT), ''),
   place: saidOr(text(NAME_LIMIT), ''),
+  speaker: saidOr(text(NAME_LIMIT), ''),
   surroundings: saidOr(orNull(choice('open', 'edge', 'wall')), null),
   context: saidOr(text(CONTEXT_LIMIT), ''),
   skewedBy: saidOr(orNull(choice(...SKEWS)), null),

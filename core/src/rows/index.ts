@@ -1,5 +1,6 @@
 import type { Angle, Footage, MediaFile } from '../footage/index.js';
 import type { Attempt, Clip, KeptRoute } from '../attempts/index.js';
+import type { Collection } from '../collections/index.js';
 import type { Drawing } from '../drawings/index.js';
 import type { Moment } from '../moments/index.js';
 import type { Person } from '../people/index.js';
@@ -7,6 +8,7 @@ import type { Plan } from '../plans/index.js';
 import type { Principle } from '../principles/index.js';
 import type { Todo } from '../todos/index.js';
 import { ATTEMPT, CLIP, MOMENT } from './attempt.js';
+import { COLLECTION } from './collection.js';
 import { ANGLE, FILE, FOOTAGE } from './footage.js';
 import { PERSON } from './people.js';
 import { PLAN } from './plan.js';
@@ -46,6 +48,7 @@ export const KEPT = {
   angle: ANGLE,
   attempt: ATTEMPT,
   clip: CLIP,
+  collection: COLLECTION,
   drawing: DRAWING,
   file: FILE,
   footage: FOOTAGE,
@@ -64,6 +67,7 @@ export type RowOf = {
   readonly angle: Angle;
   readonly attempt: Attempt;
   readonly clip: Clip;
+  readonly collection: Collection;
   readonly drawing: Drawing;
   readonly file: MediaFile;
   readonly footage: Footage;

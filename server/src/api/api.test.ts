@@ -166,6 +166,8 @@ describe('every route', () => {
     expect((await head.ask('POST', '/api/principles', principle)).status).toBe(200);
     const todo = { editId: newId(), id: newId(), ...TODO };
     expect((await head.ask('POST', '/api/todos', todo)).status).toBe(200);
+    const collection = { editId: newId(), id: newId(), name: 'for Tuesday' };
+    expect((await head.ask('POST', '/api/collections', collection)).status).toBe(200);
     const plan = { editId: newId(), id: newId(), ...PLAN };
     expect((await head.ask('POST', '/api/plans', plan)).status).toBe(200);
     const drawing = drawingRequest(angleId);
@@ -193,6 +195,7 @@ describe('every route', () => {
       moments: momentId,
       principles: principle.id,
       todos: todo.id,
+      collections: collection.id,
       plans: plan.id,
       drawings: drawing.id,
       attempts: attempt.id,

@@ -147,6 +147,11 @@ describe('what an edit is shown to do, and what the server does with it', () => 
     await agree({ kind: 'todo', id: todo.id, changes: { due: '2026-04-01', footageId, at: { angleId, frame: 12 } } });
     await agree({ kind: 'todo', id: todo.id, changes: { status: 'done', clipIds: [one.clip.id] } });
     await agree({ kind: 'remove', what: 'todo', id: todo.id });
+    const gathered = { id: newId(), version: 0, name: 'for Tuesday', clipIds: [one.clip.id], filter: null };
+    await agree({ kind: 'new collection', collection: gathered });
+    const filter = [{ facet: 'gi', value: 'gi' }];
+    await agree({ kind: 'collection', id: gathered.id, changes: { clipIds: [], filter } });
+    await agree({ kind: 'remove', what: 'collection', id: gathered.id });
     const plan = { ...PLAN, id: newId(), version: 0 };
     await agree({ kind: 'new plan', plan });
     await agree({ kind: 'plan', id: plan.id, changes: { name: 'by the long way' } });

@@ -86,6 +86,16 @@ export class Edit {
     return fromRow(entity, await this.required(entity, id));
   }
 
+  /** Which of these rows are there, without locking them. */
+  async there(entity: Entity, ids: readonly string[]): Promise<ReadonlySet<string>> {
+    const rows = await this.models[entity].findAll({
+      attributes: ['id'],
+      where: { academyId: this.academy, deletedAt: null, id: { [Op.in]: [...ids] } },
+      transaction: this.transaction,
+    });
+    return new Set(rows.map((row) => row.get('id') as string));
+  }
+
   /** When a row was put in the bin; null where it lies in none. */
   async binnedAt(entity: Entity, id: string): Promise<Date | null> {
     return (await this.required(entity, id, true))['deletedAt'] as Date | null;

@@ -10,6 +10,7 @@ export const TABLES = {
   moment: 'moments',
   drawing: 'drawings',
   person: 'persons',
+  collection: 'collections',
   plan: 'plans',
   principle: 'principles',
   route: 'routes',

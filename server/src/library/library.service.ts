@@ -161,7 +161,7 @@ export class LibraryService {
     add('person', consent.persons);
     // texts of routes may name somebody, and their steps show clips
     if (!consent.isSame)
-      for (const entity of ['route', 'principle', 'todo', 'plan'] as const)
+      for (const entity of ['route', 'principle', 'todo', 'plan', 'collection'] as const)
         add(entity, await this.records.idsOf(academyId, entity));
     all.delete('moment');
     const { removed, ...rows } = await this.changed(academyId, all);

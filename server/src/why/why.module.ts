@@ -1,5 +1,6 @@
 import { Module } from '@nestjs/common';
 import { MediaModule } from '../media/media.module.js';
+import { CollectionsController } from './collections.controller.js';
 import { DrawingsController } from './drawings.controller.js';
 import { PlansController } from './plans.controller.js';
 import { PrinciplesController } from './principles.controller.js';
@@ -8,7 +9,7 @@ import { WhyService } from './why.service.js';
 
 @Module({
   imports: [MediaModule],
-  controllers: [PrinciplesController, TodosController, DrawingsController, PlansController],
+  controllers: [PrinciplesController, TodosController, DrawingsController, PlansController, CollectionsController],
   providers: [WhyService],
   exports: [WhyService],
 })

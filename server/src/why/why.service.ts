@@ -5,6 +5,7 @@ import {
   isEmptyScope,
   isWhole,
   type Angle,
+  type Collection,
   type Drawing,
   type Pattern,
   type Principle,
@@ -13,7 +14,9 @@ import {
 } from '@odograph/core';
 import type {
   Changed,
+  CollectionEdit,
   DrawingEdit,
+  NewCollection,
   NewDrawing,
   NewPlan,
   NewPrinciple,
@@ -34,9 +37,9 @@ import { LibraryService } from '../library/library.service.js';
 import { MediaService, type FrameTimes } from '../media/media.service.js';
 
 /** The kinds of rows that are told beside the attempts. */
-type Beside = 'principle' | 'todo' | 'drawing' | 'plan';
+type Beside = 'principle' | 'todo' | 'drawing' | 'plan' | 'collection';
 
-/** What must and may be, lists that stay open, what is drawn on pictures, and what is planned. */
+/** What must and may be, lists that stay open, what is drawn on pictures, what is planned, and clips gathered under a name. */
 @Injectable()
 export class WhyService {
   constructor(
@@ -202,6 +205,38 @@ export class WhyService {
 
   editPlan(session: Session, id: string, { editId, baseVersion, changes }: PlanEdit): Promise<Changed> {
     return this.done(session, editId, (edit) => edit.update('plan', id, baseVersion, changes));
+  }
+
+  /** Clips that are put into a collection are there; those that have gone since stay as they were said. */
+  private async checkCollection(
+    edit: Edit,
+    said: Partial<Collection>,
+    before: readonly string[],
+    prefix: string,
+  ): Promise<void> {
+    const known = new Set(before);
+    const put = said.clipIds ?? [];
+    const there = await edit.there(
+      'clip',
+      put.filter((id) => !known.has(id)),
+    );
+    const gone = put.findIndex((id) => !known.has(id) && !there.has(id));
+    if (gone >= 0) throw invalid(`${prefix}clipIds.${gone}`, { code: 'not-here', facts: { what: 'clip' } });
+  }
+
+  createCollection(session: Session, { editId, id, ...said }: NewCollection): Promise<Changed> {
+    return this.done(session, editId, async (edit) => {
+      await this.checkCollection(edit, said, [], '');
+      await edit.create('collection', id, said);
+    });
+  }
+
+  editCollection(session: Session, id: string, { editId, baseVersion, changes }: CollectionEdit): Promise<Changed> {
+    return this.done(session, editId, async (edit) => {
+      const before = await edit.require('collection', id);
+      await this.checkCollection(edit, changes, before.clipIds, 'changes.');
+      await edit.update('collection', id, baseVersion, changes);
+    });
   }
 
   /** Takes it away; undo brings it back. */

@@ -116,6 +116,24 @@ describe('what must and may be, lists that stay open, and drawings', () => {
     expect((await libraryOf(coach)).todos.find((t) => t.id === id)).toMatchObject({ ...TODO, at, status: 'open' });
   });
 
+  test('when a collection names clips that aren’t there, it should be refused; one that has gone since may stay', async () => {
+    const name = 'for Tuesday';
+    expect(await refused(post('collections', { name, clipIds: [clipId, newId()] }))).toEqual([
+      400,
+      'clipIds.1 not-here',
+    ]);
+    expect(await refused(post('collections', { name, clipIds: [clipId, clipId] }))).toEqual([400, 'clipIds.1 twice']);
+    const [id, more] = [newId(), (await newClip(coach, angleId)).clip.id];
+    expect((await post('collections', { id, name, clipIds: [more, clipId] })).status).toBe(200);
+    await coach.ask('DELETE', `/api/clips/${more}`, { editId: newId(), baseVersion: 1 });
+    const turned = { editId: newId(), baseVersion: 1, changes: { clipIds: [clipId, more] } };
+    expect((await coach.ask('PATCH', `/api/collections/${id}`, turned)).status).toBe(200);
+    const live = { editId: newId(), baseVersion: 2, changes: { clipIds: [], filter: [{ facet: 'gi', value: 'gi' }] } };
+    await coach.ask('PATCH', `/api/collections/${id}`, live);
+    const kept = (await libraryOf(coach)).collections.find((c) => c.id === id);
+    expect(kept).toMatchObject({ name, clipIds: [], filter: [{ facet: 'gi', value: 'gi' }] });
+  });
+
   test('when a drawing lies beside the footage, ends before it begins, or a shape lacks points, it should be refused', async () => {
     const drawing = drawingRequest(angleId);
     const [shape] = drawing.shapes;

@@ -90,6 +90,7 @@ export const SheetEvent = ({ sheet, set }: Props): React.JSX.Element => (
           ['ruleset', T.ruleset, T.rulesetHint],
           ['level', T.level, T.levelHint],
           ['place', T.place, ''],
+          ['speaker', T.speaker, T.speakerHint],
         ] as const
       ).map(([field, label, hint]) => (
         <Labelled key={field} label={label}>

@@ -66,6 +66,8 @@ export const FOOTAGE_TEXT = {
   level: 'Level',
   levelHint: 'adults, violet belts, under 76 kg',
   place: 'Place',
+  speaker: 'Who’s talking on it',
+  speakerHint: 'nobody',
   surroundings: 'Around the mat',
   audience: 'Who may see it',
   notShown: (names: readonly string[]): string =>

@@ -25,6 +25,7 @@ export type Sheet = {
   readonly ruleset: string;
   readonly level: string;
   readonly place: string;
+  /** Who talks on it. */ readonly speaker: string;
   readonly surroundings: 'open' | 'edge' | 'wall' | '';
   readonly context: string;
   readonly skewedBy: Skew | '';
@@ -53,6 +54,7 @@ export const sheetForFile = (fileName: string, logged: Sheet['logged'] = ''): Sh
   ruleset: '',
   level: '',
   place: '',
+  speaker: '',
   surroundings: '',
   context: '',
   skewedBy: '',
@@ -64,7 +66,8 @@ export const sheetForFile = (fileName: string, logged: Sheet['logged'] = ''): Sh
 
 export const sheetOf = (footage: Footage, persons: Library['persons']): Sheet => {
   const name = (id: string): string => persons.find((p) => p.id === id)?.name ?? '';
-  const { title, kitA, kitB, setting, gi, logged, ruleset, level, place, context, audience, counted, live } = footage;
+  const { title, kitA, kitB, setting, gi, logged, ruleset, level, place, speaker, context, audience, counted, live } =
+    footage;
   return {
     title,
     kitA,
@@ -78,6 +81,7 @@ export const sheetOf = (footage: Footage, persons: Library['persons']): Sheet =>
     ruleset,
     level,
     place,
+    speaker,
     surroundings: footage.surroundings ?? '',
     context,
     skewedBy: footage.skewedBy ?? '',
@@ -142,6 +146,7 @@ export const fieldsOf = (sheet: Sheet): Omit<FootageFields, 'clock' | 'spans'> =
   ruleset: sheet.ruleset.trim(),
   level: sheet.level.trim(),
   place: sheet.place.trim(),
+  speaker: sheet.speaker.trim(),
   surroundings: sheet.surroundings || null,
   context: sheet.context.trim(),
   skewedBy: sheet.skewedBy || null,

@@ -13,6 +13,7 @@ import type {
   TodoFields,
   DrawingFields,
   PlanFields,
+  CollectionFields,
 } from '@odograph/core/contract';
 import { faultText } from '../../design/index.js';
 
@@ -28,7 +29,8 @@ type Sayable =
   | keyof PrincipleFields
   | keyof TodoFields
   | keyof DrawingFields
-  | keyof PlanFields;
+  | keyof PlanFields
+  | keyof CollectionFields;
 const FIELDS: Readonly<Record<Sayable, string>> & Readonly<Record<string, string>> = {
   state: 'position',
   action: 'entry',
@@ -79,6 +81,7 @@ const FIELDS: Readonly<Record<Sayable, string>> & Readonly<Record<string, string
   setting: 'setting',
   ruleset: 'rules',
   place: 'place',
+  speaker: 'who talks on it',
   surroundings: 'around the mat',
   context: 'what skews the numbers',
   skewedBy: 'why its figures say less',
@@ -131,6 +134,7 @@ const FIELDS: Readonly<Record<Sayable, string>> & Readonly<Record<string, string
   footageId: 'footage',
   at: 'frame',
   clipIds: 'clips',
+  filter: 'what finds its clips',
   personIds: 'who',
   by: 'from whom',
   reaction: 'their reaction',

@@ -20,7 +20,7 @@ const changed = (
   return Object.fromEntries(Object.entries(next).filter(([, value]) => value !== undefined)) as CountingView;
 };
 
-/** One of the rules, or of the levels, that sheets of footage name; not there where they name no two. */
+/** One of the rules, levels or speakers that sheets of footage name; not there where they name no two. */
 const OfSheet = ({
   label,
   any,
@@ -30,14 +30,15 @@ const OfSheet = ({
 }: {
   readonly label: string;
   readonly any: string;
-  readonly of: 'ruleset' | 'level';
+  readonly of: 'ruleset' | 'level' | 'speaker';
   readonly value: string | undefined;
   readonly onChange: (value: string | undefined) => void;
 }): React.JSX.Element | null => {
   const { footage } = useLibrary();
   const named = new Set(footage.flatMap((f) => (f[of] ? [f[of]] : [])));
   if (value !== undefined) named.add(value);
-  if (named.size < 2 && value === undefined) return null;
+  // footage without a speaker is the other half already
+  if (named.size < (of === 'speaker' ? 1 : 2) && value === undefined) return null;
   return (
     <Picked
       aria-label={label}
@@ -159,6 +160,13 @@ export const ViewChoices = ({
         onChange={(ruleset) => set({ ruleset })}
       />
       <OfSheet label={T.level} any={T.anyLevel} of="level" value={view.level} onChange={(level) => set({ level })} />
+      <OfSheet
+        label={T.speaker}
+        any={T.anySpeaker}
+        of="speaker"
+        value={view.speaker}
+        onChange={(speaker) => set({ speaker })}
+      />
       {T.from_}
       <DayField
         label={T.firstDay}

@@ -39,6 +39,8 @@ export const MAP_TEXT = {
   anyRules: 'any rules',
   level: 'Level',
   anyLevel: 'any level',
+  speaker: 'Who’s talking',
+  anySpeaker: 'whoever talks',
   from_: 'from',
   firstDay: 'First day',
   anyDay: 'any day',

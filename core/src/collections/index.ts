@@ -1,0 +1,1 @@
+export { COLLECTION_LIMIT, type Collection, type FilterPart } from './types.js';
