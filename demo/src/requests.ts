@@ -25,6 +25,8 @@ const footageRequest = (f: DemoFootage): NewFootage => ({
   athleteB: f.athletes[1],
   kitA: f.bout.athletes[0].wears,
   kitB: f.bout.athletes[1].wears,
+  // whoever shows it explains it
+  speaker: f.bout.setting === 'demonstration' ? f.athletes[0].name : '',
 });
 
 const toldOf = (c: DemoClip): NewClip['attempt'] => ({

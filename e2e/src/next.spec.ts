@@ -94,6 +94,40 @@ test('two views held against each other should say what is only in one, and lead
   await expect(page.locator('[data-clip]').first()).toContainText(said!);
 });
 
+test('clips kept as a collection should be found again by its address, and narrow the map to themselves', async ({
+  page,
+  running,
+}) => {
+  await signIn(page, running.url);
+  await page.goto(`${running.url}/clips?result=failed`);
+  const failed = await page.getByTestId('clips-shown').innerText();
+  await page.getByRole('button', { name: 'Keep these as a collection' }).click();
+  await page.getByLabel('Name of the collection').fill('What failed');
+  await page.keyboard.press('Enter');
+  const collections = page.getByTestId('collections');
+  await expect(collections).toContainText('finds its clips by a sentence');
+  await expect(page.getByTestId('clips-shown')).toHaveText(failed);
+  await saved(page).waitFor();
+
+  // the address is enough, and what is left of it can be kept by hand
+  await page.goto(page.url());
+  await expect(page.getByTestId('clips-shown')).toHaveText(failed);
+  await expect(collections.getByLabel('Collection')).toContainText('What failed');
+
+  await page.goto(`${running.url}/map`);
+  const counted = page.getByRole('group', { name: 'Counted:' });
+  const told = page.getByTestId('map-totals');
+  await expect(told).toContainText('attempts');
+  const all = await told.innerText();
+  await counted.getByLabel('Collection').selectOption('What failed');
+  await expect(told).not.toHaveText(all);
+  await page.getByText('table', { exact: true }).click();
+  // nothing in it worked
+  const worked = page.getByTestId('map-table').locator('tbody td:nth-child(5)');
+  await expect(worked.first()).toBeVisible();
+  expect((await worked.allInnerTexts()).filter((n) => n !== '' && n !== '0')).toEqual([]);
+});
+
 test('a map that is saved should come in again as what is planned, told what is seen of it, stand at its place on the map, and be taken away', async ({
   page,
   running,

@@ -1,6 +1,6 @@
 import { answersIn, linkAttempts, type Answer, type Attempt, type Instant, type Link } from '../attempts/index.js';
 import type { Footage } from '../footage/index.js';
-import type { CountingView } from '../map/index.js';
+import type { CountingView, Gathered } from '../map/index.js';
 import { answeringOf, casesIn, narrowed, toldCases, type SheetSource, type ToldCase } from '../sheets/index.js';
 import { footageSeconds } from '../timecode/index.js';
 import type { Words } from '../vocabulary/index.js';
@@ -44,11 +44,12 @@ export const sheetPartOf = (
   };
 };
 
-/** What sheets are made of in a view, put together from the parts of each footage. */
+/** What sheets are made of in a view, put together from the parts of each footage; `gathered`: the collection, where the view asks for one. */
 export const sheetSourceFrom = (
   parts: readonly SheetPart[],
   library: Pick<Library, 'angles' | 'files' | 'principles'>,
   view?: CountingView,
+  gathered?: Gathered,
 ): SheetSource => {
   const whole = {
     cases: casesIn(
@@ -60,7 +61,7 @@ export const sheetSourceFrom = (
     principles: library.principles.filter((p) => p.standing === 'kept'),
     secondsOf: secondsIn(library),
   };
-  return narrowed(whole, { begun: view?.begun });
+  return narrowed(whole, { view }, gathered);
 };
 
 /** The ids of the attempts that answer something, each once. */

@@ -1,4 +1,4 @@
-import { RowTable, heightsOf, type CountingView } from '../map/index.js';
+import { ANSWERING, RowTable, heightsOf, type CountingView } from '../map/index.js';
 import { analyseRows, type Analysis, type RouteQuestion } from './analysis.js';
 import { loggedOf, wordsOf, type Library } from './library.js';
 import { answeringOf } from '../sheets/index.js';
@@ -17,7 +17,7 @@ export const analyseWhole = (
   const words = wordsOf(library);
   const table = RowTable.of(loggedOf(library), words);
   const source = sheetSourceOf(library, words, view);
-  table.answering = answeringOf(source.answers);
+  table.gathered = new Map([[ANSWERING, answeringOf(source.answers)]]);
   const analysis = analyseRows(table, words, questions, view);
   const starts = [...new Set([BEGINS, ...questions.map((q) => q.from)])];
   const thought = thoughtOf(analysis, source, heightsOf(table, words, view), words, starts);

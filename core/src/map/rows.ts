@@ -16,6 +16,7 @@ import {
 import { type Footage } from '../footage/index.js';
 import type { Words } from '../vocabulary/index.js';
 import type { GripSet } from './types.js';
+import type { Gathered } from './gathered.js';
 
 /** An attempt with the footage it belongs to: what counting needs. `isThorough`: all that happened around it is logged too, so that rates may be counted. */
 export type Logged = { readonly attempt: Attempt; readonly footage: Footage; readonly isThorough: boolean };
@@ -109,7 +110,7 @@ export class RowTable {
   private readonly gripSets: GripSet[] = [];
   /** Ids came in their order, so that rows stand in it: what is sorted by id is sorted by number. */
   isInOrder = true;
-  /** The attempts that answer something: no row by itself says so. */ answering: ReadonlySet<string> = new Set();
+  /** The attempts that views ask for and no row by itself says. */ gathered: Gathered = new Map();
 
   get length(): number {
     return this.ids.length;

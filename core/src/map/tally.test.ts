@@ -169,6 +169,14 @@ describe('what a view lets through', () => {
     const three = [LOGGED[0]!, { ...brown, attempt: { ...brown.attempt, id: '1-brown' } }];
     expect([attempts({ ruleset: 'Harbour rules' }, three), attempts({ level: 'brown' }, three)]).toEqual([1, 1]);
     expect([attempts({ level: 'blue' }, three), attempts({}, three)]).toEqual([0, 2]);
+    const table = RowTable.of(LOGGED, words);
+    const ids = LOGGED.slice(0, 3).map((l) => l.attempt.id);
+    table.gathered = new Map([['k', new Set(ids)]]);
+    const of = (collection: string): number => new Tally(table, { includePicked: true, collection }).book().attempts;
+    expect([of('k'), of('another')]).toEqual([
+      buildLines(LOGGED.slice(0, 3), words, { includePicked: true }).attempts,
+      0,
+    ]);
     const told = { ...LOGGED[0]!, footage: { ...FOOTAGE.F1, id: 'told', speaker: 'Coach Ama' } };
     const half = [LOGGED[0]!, { ...told, attempt: { ...told.attempt, id: '1-told' } }];
     expect([attempts({ speaker: 'Coach Ama' }, half), attempts({ speaker: 'Coach Bo' }, half)]).toEqual([1, 0]);

@@ -1,4 +1,5 @@
 import type { Setting, Skew } from '../footage/index.js';
+import { amongGathered } from './gathered.js';
 import { isB, type FootageRow, type RowTable } from './rows.js';
 
 /** Whose game it is: whoever acts, or certain athletes; the other side's attempts against them are then counted apart. */
@@ -20,6 +21,7 @@ export type CountingView = {
   readonly pointOfView?: PointOfView;
   /** `cold`: only attempts that answer nothing; `answering`: only those that answer what the other side did. */
   readonly begun?: 'cold' | 'answering';
+  /** Only attempts with a clip in this collection, by its id. */ readonly collection?: string;
 };
 
 export const WHOLE: CountingView = { includePicked: false };
@@ -50,15 +52,15 @@ const sidesIn = ({ pointOfView: of, ...view }: CountingView): ((footage: Footage
   };
 };
 
-/** Says of each row whose it is in a view; what depends on the footage is found out once for each. Which attempts answer something the table has to know. */
+/** Says of each row whose it is in a view; what depends on the footage is found out once for each. What is gathered under names the table has to know. */
 export const sidesOf = (table: RowTable, view: CountingView): ((row: number) => Whose) => {
   const sides = sidesIn(view);
   const byFootage: (Sides | undefined)[] = [];
   const footages = table.column('footage');
   const flags = table.column('flags');
-  const { begun } = view;
+  const isAmong = amongGathered(view, table.gathered);
   return (row) => {
-    if (begun !== undefined && table.answering.has(table.ids[row]!) !== (begun === 'answering')) return 'neither';
+    if (isAmong && !isAmong(table.ids[row]!)) return 'neither';
     const number = footages[row]!;
     return (byFootage[number] ??= sides(table.footage[number]!))[isB(flags[row]!) ? 1 : 0];
   };

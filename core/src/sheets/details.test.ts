@@ -83,7 +83,7 @@ describe('the line that some attempts went', () => {
 
 describe('what a sheet looks at', () => {
   test('cold and as an answer should be the two parts of all, and each hold what it says', () => {
-    const [cold, answering] = (['cold', 'answering'] as const).map((begun) => narrowed(source, { begun }));
+    const [cold, answering] = (['cold', 'answering'] as const).map((begun) => narrowed(source, { view: { begun } }));
     expect(entrySheet('hip-bump', cold!).all).toMatchObject({ n: 1, attemptIds: ['02'] });
     expect(entrySheet('hip-bump', answering!).all).toMatchObject({ n: 0 });
     // it answers the posted hand

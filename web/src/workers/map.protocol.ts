@@ -11,6 +11,8 @@ import type {
 
 /** What goes to the map's worker and comes back; plain data only. */
 export type MapView = CountingView;
+/** Ids of attempts under the names by which views ask for them. */
+export type GatheredIds = Readonly<Record<string, readonly string[]>>;
 
 /** A line without what only the search for routes needs; of the attempts behind it the most telling ones. */
 export type MapLine = Omit<Line, 'gripsAtCommit' | 'gripsAtEnd'>;
@@ -35,8 +37,7 @@ export type MapWish = {
   readonly reader: string;
   readonly view: MapView;
   readonly wordChanges: readonly WordChange[];
-  /** The attempts that answer something, where the view asks for that. */ readonly answering:
-    readonly string[] | undefined;
+  /** The attempts that the view asks for by a name. */ readonly gathered: GatheredIds;
 };
 
 export type MapComparison = {
@@ -64,11 +65,7 @@ export type MapWorker = {
   /** How far the evidence goes for the best of them: null where there is none. */
   readonly reach: (question: Omit<RouteQuestion, 'most'>) => EvidenceReach | null;
   /** Two views of what was shown last, group by group; and how high each place lies in both. */
-  readonly compare: (
-    first: MapView,
-    second: MapView,
-    answering: readonly string[] | undefined,
-  ) => Promise<MapComparison>;
+  readonly compare: (first: MapView, second: MapView, gathered: GatheredIds) => Promise<MapComparison>;
   /** How many limbs have to change before each of these lines, gone one after the other; 0 where nothing is recorded. */
   readonly gripChanges: (lineIds: readonly string[]) => readonly number[];
 };

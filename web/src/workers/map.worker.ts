@@ -4,6 +4,7 @@ import {
   applyRows,
   bestRoutes,
   compareLines,
+  gatheredFor,
   gripChanges,
   heightsOf,
   reachOf,
@@ -12,7 +13,7 @@ import {
   type Line,
 } from '@odograph/core';
 import { expose } from 'comlink';
-import type { MapComparison, MapLine, MapView, MapWish, MapWorker } from './map.protocol.js';
+import type { GatheredIds, MapComparison, MapLine, MapView, MapWish, MapWorker } from './map.protocol.js';
 
 /** Attempts of a line whose ids go to the page: enough to play. */
 const TELLING = 16;
@@ -55,17 +56,21 @@ const plain = ({ gripsAtCommit, gripsAtEnd, attemptIds, ...rest }: Line): MapLin
 
 const counted = (view: MapView, touched: readonly number[] | null): Tally => {
   const name = JSON.stringify(view);
-  // what answers what changes with the attempts beside one, too
-  if (tally?.view === name && touched && view.begun === undefined) tally.of.update(touched);
+  // what is gathered changes with the attempts beside one, too
+  if (tally?.view === name && touched && !gatheredFor(view).length) tally.of.update(touched);
   else tally = { of: new Tally(table, view), view: name };
   return tally.of;
 };
 
-const show = async ({ reader: who, view, wordChanges, answering }: MapWish): ReturnType<MapWorker['show']> => {
+const gather = (ids: GatheredIds): void => {
+  table.gathered = new Map(Object.entries(ids).map(([name, of]) => [name, new Set(of)]));
+};
+
+const show = async ({ reader: who, view, wordChanges, gathered }: MapWish): ReturnType<MapWorker['show']> => {
   if (who !== reader) startAnew();
   reader = who;
   const touched = await refresh();
-  if (answering) table.answering = new Set(answering);
+  gather(gathered);
   const { lines: built, ...totals } = counted(view, touched).book();
   lines = built;
   words = wordsOf({ wordChanges });
@@ -78,8 +83,8 @@ const show = async ({ reader: who, view, wordChanges, answering }: MapWish): Ret
   };
 };
 
-const compare = (first: MapView, second: MapView, answering: readonly string[] | undefined): MapComparison => {
-  if (answering) table.answering = new Set(answering);
+const compare = (first: MapView, second: MapView, gathered: GatheredIds): MapComparison => {
+  gather(gathered);
   const [a, b] = [first, second].map((view) => new Tally(table, view).book().lines) as [
     readonly Line[],
     readonly Line[],
@@ -108,8 +113,8 @@ const worker: MapWorker = {
       steps: route.steps.map((step) => ({ ...step, line: plain(step.line) })),
     })),
   reach: ({ from, goal }) => reachOf(lines, from, goal) ?? null,
-  compare: (first, second, answering) => {
-    const mine = queue.then(() => compare(first, second, answering));
+  compare: (first, second, gathered) => {
+    const mine = queue.then(() => compare(first, second, gathered));
     queue = mine.catch(() => undefined);
     return mine;
   },

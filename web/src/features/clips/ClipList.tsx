@@ -4,27 +4,25 @@ import { useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { Action, Choice, Heading, PickFile } from '../../design/index.js';
 import { SaveVideo } from '../cuts/index.js';
-import { NOTHING_FOR_STUDENTS, useClipViews, useMayWrite, useWords, type ClipView } from '../library/index.js';
+import { ORDERS, clipsIn, matches, ordered, readFilter, type Filter, type Order } from '../finding/index.js';
+import {
+  NOTHING_FOR_STUDENTS,
+  useClipViews,
+  useLibrary,
+  useMayWrite,
+  useWords,
+  type ClipView,
+} from '../library/index.js';
 import type { MapLine } from '../../workers/map.protocol.js';
 import { useMapPicture } from '../map/index.js';
 import { ClipRow } from './ClipRow.js';
 import { CLIPS_TEXT as T, CLIP_LIST_TEXT } from './clips.text.js';
-import { FACETS } from './facets.js';
-import { matches, type Filter } from './filter.js';
+import { Collections } from './Collections.js';
 import { FilterSentence } from './FilterSentence.js';
-import { ORDERS, ordered, type Order } from './order.js';
 import { ReadList } from './ReadList.js';
 import { SaveList } from './SaveList.js';
 
 const ORDER_NAMES = ORDERS.map((order) => [order, order] as const);
-
-const readFilter = (search: URLSearchParams): Filter =>
-  Object.fromEntries(
-    [...FACETS.map((f) => f.key), 'text' as const].flatMap((key) => {
-      const value = search.get(key);
-      return value ? [[key, value]] : [];
-    }),
-  );
 
 /** The line that a clip's attempt stands on, in the view that is counted. */
 const lineOf = ({ from, to, attempt }: ClipView, lines: ReadonlyMap<string, MapLine>): MapLine | undefined =>
@@ -42,20 +40,26 @@ export const ClipList = (): React.JSX.Element => {
   const [list, setList] = useState<string | null>(null);
   const picture = useMapPicture();
   const [search, setSearch] = useSearchParams();
-  const filter = useMemo(() => readFilter(search), [search]);
+  const filter = useMemo(() => readFilter((key) => search.get(key)), [search]);
   const order = ORDERS.find((o) => o === search.get('order')) ?? 'as it happened';
   const lines = useMemo(() => new Map((picture?.lines ?? []).map((line) => [line.id, line])), [picture]);
+  const { collections } = useLibrary();
+  const collection = collections.find((c) => c.id === search.get('collection'));
+  const within = useMemo(() => (collection ? clipsIn(collection, views, words) : views), [collection, views, words]);
   const shown = useMemo(() => {
     const seenOf = (v: ClipView): number => lineOf(v, lines)?.attempts ?? 0;
     return ordered(
-      views.filter((v) => matches(v, filter, words)),
+      within.filter((v) => matches(v, filter, words)),
       order,
       seenOf,
     );
-  }, [views, filter, words, order, lines]);
-  const go = (next: Filter, by: Order): void =>
-    setSearch({ ...next, ...(by === 'as it happened' ? {} : { order: by }) }, { replace: true });
-  const isFiltered = Object.keys(filter).length > 0;
+  }, [within, filter, words, order, lines]);
+  const go = (next: Filter, by: Order, in_ = collection?.id): void =>
+    setSearch(
+      { ...next, ...(by === 'as it happened' ? {} : { order: by }), ...(in_ && { collection: in_ }) },
+      { replace: true },
+    );
+  const isFiltered = collection !== undefined || Object.keys(filter).length > 0;
   return (
     <Box paddingInline={{ base: '4', md: '8' }} paddingBlock="6" maxWidth="1280px">
       <Flex alignItems="baseline" wrap="wrap" columnGap="4" rowGap="2" marginBottom="4">
@@ -80,7 +84,15 @@ export const ClipList = (): React.JSX.Element => {
         />
       </Flex>
       {list !== null && <ReadList key={list} text={list} onDone={() => setList(null)} />}
-      <FilterSentence views={views} filter={filter} onChange={(next) => go(next, order)} />
+      {views.length > 0 && (
+        <Collections
+          collection={collection}
+          filter={filter}
+          clipIds={shown.map((v) => v.clip.id)}
+          onPick={(id) => go(id && id !== collection?.id ? {} : filter, order, id ?? '')}
+        />
+      )}
+      <FilterSentence views={within} filter={filter} onChange={(next) => go(next, order)} />
       {views.length === 0 ? (
         <Box maxWidth="560px">
           <Box marginBottom="4">{mayWrite ? T.empty : NOTHING_FOR_STUDENTS}</Box>

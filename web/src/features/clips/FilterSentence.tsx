@@ -3,8 +3,16 @@ import { useMemo, useState } from 'react';
 import { Action } from '../../design/index.js';
 import { WordField, among } from '../../design/fields.js';
 import { useWords, type ClipView } from '../library/index.js';
-import { FACETS, MAIN, facetOf, type FacetKey } from './facets.js';
-import { facetChoices, facetCounts, without, type Filter } from './filter.js';
+import {
+  FACETS,
+  MAIN,
+  facetChoices,
+  facetCounts,
+  facetOf,
+  without,
+  type FacetKey,
+  type Filter,
+} from '../finding/index.js';
 import { TextField } from './TextField.js';
 import { FILTER_SENTENCE_TEXT } from './clips.text.js';
 

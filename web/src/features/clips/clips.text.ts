@@ -97,3 +97,23 @@ export const TEXT_FIELD_TEXT = {
   wordsInIt: 'Words in it',
   anyWords: 'any words',
 } as const;
+
+export const COLLECTIONS_TEXT = {
+  title: 'Collection',
+  any: 'any collection or none',
+  keep: 'Keep these as a collection',
+  into: 'Into',
+  aNew: 'a new collection',
+  name: 'Name of the collection',
+  kind: 'What’s in it',
+  live: 'whatever the sentence finds, now and later',
+  fixed: (n: number): string => (n === 1 ? 'this one clip' : `these ${n} clips, in this order`),
+  keeping: 'Keep',
+  put: (n: number): string => (n === 1 ? 'Add this clip' : `Add these ${n} clips`),
+  cancel: 'Cancel',
+  tooMany: (most: number): string => `A fixed collection holds ${most} clips at most. Narrow the sentence first.`,
+  isLive: 'finds its clips by a sentence',
+  isFixed: (n: number): string => (n === 1 ? 'one clip, put in by hand' : `${n} clips, put in by hand`),
+  rename: 'Rename',
+  remove: 'Remove the collection',
+} as const;

@@ -7,6 +7,7 @@ import {
   type Attempt,
   type CountingView,
   type Footage,
+  type Gathered,
   type Library,
   type SheetPart,
   type SheetSource,
@@ -93,16 +94,20 @@ export const useAnswering = (isWanted: boolean): readonly string[] | undefined =
   return useMemo(() => (isWanted && parts ? answeringIn(parts) : undefined), [isWanted, parts]);
 };
 
-/** What sheets are made of in a view, put together in slices that don't hold up the page; while it isn't there, how far it is. Nothing is done where it isn't wanted. */
+/**
+ * What sheets are made of in a view, put together in slices that don't hold up the page; while it isn't there, how far it is. `gathered`: the collection,
+ * where the view asks for one. Nothing is done where it isn't wanted.
+ */
 export const useSheetSource = (
   view: CountingView,
-  isWanted = true,
+  gathered: Gathered,
+  isWanted: boolean,
 ): { readonly source: SheetSource | undefined; readonly share: number } => {
   const { angles, files, principles } = useLibrary();
   const { done: parts, share } = useParts(isWanted);
   const source = useMemo(
-    () => parts && sheetSourceFrom(parts, { angles, files, principles }, view),
-    [parts, angles, files, principles, view],
+    () => parts && sheetSourceFrom(parts, { angles, files, principles }, view, gathered),
+    [parts, gathered, angles, files, principles, view],
   );
   return { source, share };
 };

@@ -1,7 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import { placeName, weightOf, type PlaceId } from '@odograph/core';
 import { useMemo, useState } from 'react';
-import { IntervalBand } from '../../design/index.js';
+import { IntervalBand, Picked } from '../../design/index.js';
 import { useWords } from '../library/index.js';
 import type { MapLine } from '../../workers/map.protocol.js';
 import { MAP_TEXT as T, LINE_TEXT, ORDER_TEXT } from './map.text.js';
@@ -53,13 +53,18 @@ export const MapTable = ({
     >
       <Box marginBlock="2" fontSize="14px" color="inkSoft">
         {T.orderedBy}{' '}
-        <select aria-label={T.orderedBy} value={order} onChange={(e) => setOrder(e.target.value as OrderName)}>
+        <Picked
+          aria-label={T.orderedBy}
+          fontSize="15px"
+          value={order}
+          onChange={(e) => setOrder(e.target.value as OrderName)}
+        >
           {(Object.keys(ORDERS) as OrderName[]).map((name) => (
             <option key={name} value={name}>
               {ORDER_TEXT[name]}
             </option>
           ))}
-        </select>
+        </Picked>
       </Box>
       <Box
         as="table"

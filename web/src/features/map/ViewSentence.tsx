@@ -3,9 +3,10 @@ import { SKEWS, type CountingView, type Setting, type Skew } from '@odograph/cor
 import { useEffect } from 'react';
 import { useDispatch, useSelector } from 'react-redux';
 import { Action, DayField, Picked } from '../../design/index.js';
-import { useAnswering, useLibrary } from '../library/index.js';
+import { useGathered } from '../finding/index.js';
+import { useLibrary } from '../library/index.js';
 import type { MapState } from './map.listener.js';
-import { answeringFound, viewChosen } from './map.slice.js';
+import { gatheredFound, viewChosen } from './map.slice.js';
 import { MAP_TEXT as T, VIEW_SENTENCE_TEXT } from './map.text.js';
 import { PickedSwitch } from './PickedSwitch.js';
 
@@ -51,6 +52,38 @@ const OfSheet = ({
       {[...named].sort().map((name) => (
         <option key={name}>{name}</option>
       ))}
+    </Picked>
+  );
+};
+
+/** Only what is in a collection; not there where there is none. */
+const OfCollection = ({
+  value,
+  onChange,
+}: {
+  readonly value: string | undefined;
+  readonly onChange: (value: string | undefined) => void;
+}): React.JSX.Element | null => {
+  const { collections } = useLibrary();
+  if (!collections.length && value === undefined) return null;
+  const isGone = value !== undefined && !collections.some((c) => c.id === value);
+  return (
+    <Picked
+      aria-label={T.collection}
+      fontSize="16px"
+      maxWidth="190px"
+      value={value ?? ''}
+      onChange={(e) => onChange(e.target.value || undefined)}
+    >
+      <option value="">{T.anyCollection}</option>
+      {isGone && <option value={value}>{T.goneCollection}</option>}
+      {[...collections]
+        .sort((a, b) => a.name.localeCompare(b.name))
+        .map((c) => (
+          <option key={c.id} value={c.id}>
+            {c.name}
+          </option>
+        ))}
     </Picked>
   );
 };
@@ -167,6 +200,7 @@ export const ViewChoices = ({
         value={view.speaker}
         onChange={(speaker) => set({ speaker })}
       />
+      <OfCollection value={view.collection} onChange={(collection) => set({ collection })} />
       {T.from_}
       <DayField
         label={T.firstDay}
@@ -197,10 +231,10 @@ export const ViewChoices = ({
 export const ViewSentence = (): React.JSX.Element => {
   const view = useSelector((state: MapState) => state.map.view);
   const dispatch = useDispatch();
-  const answering = useAnswering(view.begun !== undefined);
+  const gathered = useGathered(view);
   useEffect(() => {
-    if (answering) dispatch(answeringFound(answering));
-  }, [answering, dispatch]);
+    if (gathered) dispatch(gatheredFound(gathered));
+  }, [gathered, dispatch]);
   return (
     <ViewChoices label={T.counted} view={view} onView={(next) => dispatch(viewChosen(next))}>
       <Box color="ink">

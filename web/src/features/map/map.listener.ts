@@ -1,3 +1,4 @@
+import { gatheredFor } from '@odograph/core';
 import { createListenerMiddleware } from '@reduxjs/toolkit';
 import { showMap } from '../../workers/map.client.js';
 import { type ReplicaState } from '../replica/index.js';
@@ -9,6 +10,9 @@ export type MapState = ReplicaState & { readonly map: ReturnType<typeof mapSlice
 /** After so many milliseconds a map that could not be had is asked for again. */
 const RETRY_MS = 3000;
 
+/** Whether all is known that the view asks for by a name. */
+const isGathered = ({ view, gathered }: MapState['map']): boolean => gatheredFor(view).every((name) => gathered[name]);
+
 export const mapListener = createListenerMiddleware<MapState>();
 
 /**
@@ -19,10 +23,10 @@ mapListener.startListening({
   predicate: (_, now, before) =>
     now.map.wanted &&
     selectReader(now) !== undefined &&
-    (now.map.view.begun === undefined || now.map.answering !== null) &&
+    isGathered(now.map) &&
     (!before.map.wanted ||
       now.map.view !== before.map.view ||
-      (now.map.view.begun !== undefined && now.map.answering !== before.map.answering) ||
+      (gatheredFor(now.map.view).length > 0 && now.map.gathered !== before.map.gathered) ||
       selectReader(now) !== selectReader(before) ||
       selectServerLibrary(now) !== selectServerLibrary(before)),
   effect: async (_, api) => {
@@ -32,11 +36,11 @@ mapListener.startListening({
     const state = api.getState();
     const reader = selectReader(state);
     if (reader === undefined) return;
-    const answering = state.map.view.begun === undefined ? undefined : (state.map.answering ?? []);
+    const { view, gathered } = state.map;
     const wordChanges = selectServerLibrary(state)?.wordChanges ?? [];
     // a wait that is cut short by a newer wish ends the effect
     for (;;) {
-      const picture = await showMap({ reader, view: state.map.view, wordChanges, answering }).catch(() => undefined);
+      const picture = await showMap({ reader, view, wordChanges, gathered }).catch(() => undefined);
       if (signal.aborted) return;
       if (picture) {
         // reading a large picture took the page some time already: drawing it is another task

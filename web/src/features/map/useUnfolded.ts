@@ -11,7 +11,8 @@ import {
 import { useMemo } from 'react';
 import { useSelector } from 'react-redux';
 import type { MapLine } from '../../workers/map.protocol.js';
-import { useLibrary, useSheetSource, useWords } from '../library/index.js';
+import { useViewSource } from '../finding/index.js';
+import { useLibrary, useWords } from '../library/index.js';
 import type { MapState } from './map.listener.js';
 import type { SaidLine, Unfolded } from './unfolded.js';
 
@@ -32,7 +33,7 @@ export const useUnfolded = (place: PlaceId | undefined, lines: readonly MapLine[
   const view = useSelector((state: MapState) => state.map.view);
   const words = useWords();
   const { attempts, routes, plans } = useLibrary();
-  const { source } = useSheetSource(view, place !== undefined);
+  const { source } = useViewSource(view, place !== undefined);
   const found = useMemo(() => source && answersFound(source), [source]);
   return useMemo(() => {
     if (place === undefined || !source || !found) return undefined;

@@ -5,7 +5,8 @@ import { useSelector } from 'react-redux';
 import { Link } from 'react-router';
 import { Subheading } from '../../design/index.js';
 import type { MapRoute } from '../../workers/map.protocol.js';
-import { ClipLinks, useClipsOf, useSheetSource, useWords } from '../library/index.js';
+import { useViewSource } from '../finding/index.js';
+import { ClipLinks, useClipsOf, useWords } from '../library/index.js';
 import { lineLink, type MapState } from '../map/index.js';
 import { CLOTH_TEXT as T, REACH_TEXT } from './routes.text.js';
 
@@ -25,7 +26,7 @@ const Without = ({ attemptIds }: { readonly attemptIds: readonly string[] }): Re
 export const RouteCloth = ({ best }: { readonly best: MapRoute }): React.JSX.Element | null => {
   const view = useSelector((state: MapState) => state.map.view);
   const words = useWords();
-  const { source } = useSheetSource(view);
+  const { source } = useViewSource(view);
   const cloth = useMemo(
     () =>
       source &&

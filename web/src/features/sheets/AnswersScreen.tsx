@@ -16,7 +16,8 @@ import { useLayoutEffect, useMemo } from 'react';
 import { useSelector } from 'react-redux';
 import { Link, useSearchParams } from 'react-router';
 import { Action, Subheading } from '../../design/index.js';
-import { useWords, useSheetSource } from '../library/index.js';
+import { useViewSource } from '../finding/index.js';
+import { useWords } from '../library/index.js';
 import { OnlyPicked, cellKey, lineLink, type MapState, useMapPicture } from '../map/index.js';
 import type { MapPicture } from '../../workers/map.protocol.js';
 import { AnswerGrid } from './AnswerGrid.js';
@@ -65,7 +66,7 @@ const useSheet = (picture: MapPicture | null) => {
   const [search, setSearch] = useSearchParams();
   const view = useSelector((state: MapState) => state.map.view);
   const words = useWords();
-  const { source: whole, share } = useSheetSource(view);
+  const { source: whole, share } = useViewSource(view);
   const { narrowing, kept } = useNarrowing();
   const source = useMemo(() => whole && narrowed(whole, narrowing), [whole, narrowing]);
   const places = useMemo(() => (picture ? placesOf(picture) : []), [picture]);

@@ -6,7 +6,8 @@ import { Link, useSearchParams } from 'react-router';
 import { Action, Heading, Subheading } from '../../design/index.js';
 import { mapWorker } from '../../workers/map.client.js';
 import type { MapComparison } from '../../workers/map.protocol.js';
-import { useAnswering, useWords } from '../library/index.js';
+import { useGathered } from '../finding/index.js';
+import { useWords } from '../library/index.js';
 import { MapNav, answersLink, ViewChoices, ViewSentence, useMapPicture, type MapState } from '../map/index.js';
 import { sayEntry } from './sayMet.js';
 import { COMPARE_TEXT as T } from './sheets.text.js';
@@ -33,15 +34,14 @@ const useComparison = (first: CountingView, second: CountingView): MapComparison
   const picture = useMapPicture();
   const revision = picture?.revision;
   const of = JSON.stringify([revision, first, second]);
-  const isAsking = first.begun !== undefined || second.begun !== undefined;
-  const answering = useAnswering(isAsking);
+  const gathered = useGathered(first, second);
   const [compared, setCompared] = useState<Compared>();
   useEffect(() => {
-    if (revision === undefined || (isAsking && !answering)) return undefined;
+    if (revision === undefined || !gathered) return undefined;
     let isOver = false;
     const [a, b] = (JSON.parse(of) as [number, CountingView, CountingView]).slice(1) as [CountingView, CountingView];
     mapWorker()
-      .compare(a, b, answering)
+      .compare(a, b, gathered)
       .then(
         (found) => isOver || setCompared({ of, found }),
         () => isOver || setCompared({ of, found: null }),
@@ -49,7 +49,7 @@ const useComparison = (first: CountingView, second: CountingView): MapComparison
     return () => {
       isOver = true;
     };
-  }, [of, revision, isAsking, answering]);
+  }, [of, revision, gathered]);
   return compared?.of === of ? compared.found : undefined;
 };
 

@@ -4,7 +4,8 @@ import { useMemo, useState } from 'react';
 import { useSelector } from 'react-redux';
 import { Link } from 'react-router';
 import { Action, Heading, Subheading } from '../../design/index.js';
-import { useWords, useInSlices, useSheetSource } from '../library/index.js';
+import { useViewSource } from '../finding/index.js';
+import { useWords, useInSlices } from '../library/index.js';
 import {
   ANSWERED_TEXT,
   MapNav,
@@ -79,7 +80,7 @@ export const NextScreen = (): React.JSX.Element => {
   const view = useSelector((state: MapState) => state.map.view);
   const words = useWords();
   const [most, setMost] = useState(AT_ONCE);
-  const { source, share } = useSheetSource(view);
+  const { source, share } = useViewSource(view);
   const steps = useMemo(
     () => source && picture && (() => coverageSteps(source, new Map(Object.entries(picture.heights)), words)),
     [source, picture, words],

@@ -3,7 +3,8 @@ import { TODO_KINDS, TODO_STATUSES, inOrder, type Todo } from '@odograph/core';
 import { useMemo } from 'react';
 import { useSearchParams } from 'react-router';
 import { Heading, Picked } from '../../design/index.js';
-import { useLibrary, useMayWrite, useWords, useSheetSource } from '../library/index.js';
+import { useViewSource } from '../finding/index.js';
+import { useLibrary, useMayWrite, useWords } from '../library/index.js';
 import { useTimecode } from '../player/index.js';
 import { AddTodo, type Here } from './AddTodo.js';
 import { KIND_TEXT, STATUS_TEXT, TODO_TEXT as T } from './todo.text.js';
@@ -36,7 +37,7 @@ export const TodoList = (): React.JSX.Element => {
   const { todos, persons } = useLibrary();
   const mayWrite = useMayWrite();
   const words = useWords();
-  const { source } = useSheetSource(
+  const { source } = useViewSource(
     EVERYTHING,
     todos.some((t) => t.kind === 'find'),
   );

@@ -4,7 +4,8 @@ import { useLayoutEffect, useMemo } from 'react';
 import { useSelector } from 'react-redux';
 import { Link, useSearchParams } from 'react-router';
 import { Action, Heading, Picked, Subheading } from '../../../design/index.js';
-import { useClipsOf, useSheetSource } from '../../library/index.js';
+import { useViewSource } from '../../finding/index.js';
+import { useClipsOf } from '../../library/index.js';
 import { ClipOnTheSpot, MapNav, ViewSentence, type MapState } from '../../map/index.js';
 import { PAGE_TEXT as T } from './page.text.js';
 import { PutIntoRoute } from './PutIntoRoute.js';
@@ -23,7 +24,7 @@ export type SheetOf = {
 export const useSheetOf = (): SheetOf => {
   const [search, setSearch] = useSearchParams();
   const view = useSelector((state: MapState) => state.map.view);
-  const { source, share } = useSheetSource(view);
+  const { source, share } = useViewSource(view);
   const found = useMemo(() => source && answersFound(source), [source]);
   return {
     ...{ source, share, found },

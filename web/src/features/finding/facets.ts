@@ -181,6 +181,14 @@ const LIST = [
     textsOf: itself,
   },
   {
+    key: 'speaker',
+    label: 'Who’s talking',
+    lead: 'with',
+    any: 'whoever talks',
+    valuesOf: (v) => one(v.footage.speaker || null),
+    textsOf: itself,
+  },
+  {
     key: 'skewed',
     isWorkedOut: true,
     label: 'What skews it',
