@@ -6,11 +6,10 @@ import { join } from 'node:path';
 import { freePort } from '../database.mjs';
 import { root } from '../paths.mjs';
 import { note } from '../say.mjs';
-import { asker, signIn, up } from './product.mjs';
+import { DEMO_COACH, asker, signIn, untilDemoMade, up } from './product.mjs';
 import { measuredOn, median, part, putSection } from './report.mjs';
 
 const need = createRequire(join(root, 'e2e/package.json'));
-const ACCOUNT = ['coach@lanternwood.example', 'lanternwood-mat-7'];
 const TITLE = 'Harbour Open, second round';
 const STEPS = 60;
 const SHAPES = 200;
@@ -97,13 +96,9 @@ export const follow = async () => {
   const product = await up(folder, port);
   try {
     const url = `http://127.0.0.1:${port}`;
-    const ask = asker(url, await signIn(url, ...ACCOUNT));
     note('Waiting until the demo is ready for stepping …');
-    for (;;) {
-      const { jobs } = await ask('GET', '/api/under-way');
-      if (jobs.length && jobs.every((j) => j.state === 'done')) break;
-      await new Promise((resolve) => setTimeout(resolve, 500));
-    }
+    await untilDemoMade(url);
+    const ask = asker(url, await signIn(url, ...DEMO_COACH));
     const { chromium } = need('@playwright/test');
     const browser = await chromium.launch({
       executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
@@ -111,7 +106,7 @@ export const follow = async () => {
     });
     const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
     await context.request.post(`${url}/api/sign-in`, {
-      data: { email: ACCOUNT[0], password: ACCOUNT[1] },
+      data: { email: DEMO_COACH[0], password: DEMO_COACH[1] },
       headers: { origin: url },
     });
     const [lag, long] = [await lags(context, url), await tasks(context, url, ask)];

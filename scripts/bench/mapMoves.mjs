@@ -7,7 +7,7 @@ import { join } from 'node:path';
 import { freePort } from '../database.mjs';
 import { root } from '../paths.mjs';
 import { Stop, note } from '../say.mjs';
-import { untilTakenIn, up } from './product.mjs';
+import { untilDemoMade, untilIdle, untilTakenIn, up } from './product.mjs';
 import { measuredOn, median, putSection } from './report.mjs';
 
 const need = createRequire(join(root, 'e2e/package.json'));
@@ -47,10 +47,13 @@ const moved = async (ms) => {
   return { perSecond: (1000 * pictures) / took, longestMs: Math.round(Math.max(0, ...tasks)) };
 };
 
-/** In the page: the slider is moved along to its end; from its last move, when nothing on the map changes any more, in ms. */
+/** In the page: the slider is moved along to its end; from its last move, when nothing on the map changes any more, in ms, and the longest task until then. */
 const slid = async () => {
   const slider = document.querySelector('input[type=range]');
   const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set;
+  const tasks = [];
+  const held = new PerformanceObserver((list) => tasks.push(...list.getEntries().map((e) => e.duration)));
+  held.observe({ type: 'longtask' });
   let changedAt = performance.now();
   const watch = new MutationObserver(() => (changedAt = performance.now()));
   watch.observe(document.querySelector('[data-testid=map]'), { childList: true, subtree: true, attributes: true });
@@ -62,7 +65,8 @@ const slid = async () => {
   const stood = performance.now();
   while (performance.now() - Math.max(stood, changedAt) < 1000) await new Promise((next) => setTimeout(next, 20));
   watch.disconnect();
-  return Math.max(0, Math.round(changedAt - stood));
+  held.disconnect();
+  return { completeMs: Math.max(0, Math.round(changedAt - stood)), slidMs: Math.round(Math.max(0, ...tasks)) };
 };
 
 const measured = async (url) => {
@@ -87,8 +91,8 @@ const measured = async (url) => {
           .join('; '),
       );
       const rest = { lines: await lines(), ...(await page.evaluate(moved, 2000)) };
-      const completeMs = await page.evaluate(slid);
-      runs.push({ said, rest, completeMs, full: { lines: await lines(), ...(await page.evaluate(moved, 2000)) } });
+      const { completeMs, slidMs } = await page.evaluate(slid);
+      runs.push({ said, rest, completeMs, slidMs, full: { lines: await lines(), ...(await page.evaluate(moved, 2000)) } });
       await page.close();
     }
     return runs;
@@ -114,6 +118,8 @@ export const mapMoves = async () => {
   try {
     note('Taking M in …');
     await untilTakenIn(folder);
+    await untilDemoMade(`http://127.0.0.1:${port}`);
+    await untilIdle();
     note('Moving the map …');
     const runs = await measured(`http://127.0.0.1:${port}`);
     const of = (pick) => runs.map(pick);
@@ -121,7 +127,7 @@ export const mapMoves = async () => {
       `${median(of(pick)).toFixed(0)} (${of(pick)
         .map((n) => n.toFixed(0))
         .join(', ')})`;
-    const [atRest, atEnd] = [of((r) => r.rest.longestMs), of((r) => r.full.longestMs)];
+    const [atRest, sliding, atEnd] = [of((r) => r.rest.longestMs), of((r) => r.slidMs), of((r) => r.full.longestMs)];
     const [rest, full] = [median(of((r) => r.rest.perSecond)), median(of((r) => r.full.perSecond))];
     const complete = of((r) => r.completeMs);
     putSection('npm run bench -- map', [
@@ -132,10 +138,10 @@ export const mapMoves = async () => {
       `- at rest, ${runs[0].rest.lines} strokes: ${rates((r) => r.rest.perSecond)} pictures a second; goal ${GOALS.atRest}: ${held(rest >= GOALS.atRest)}`,
       `- slider at its end, ${runs[0].full.lines} strokes: ${rates((r) => r.full.perSecond)} pictures a second; goal ${GOALS.atMost}: ${held(full >= GOALS.atMost)}`,
       `- complete ${median(complete)} ms (${complete.join(', ')}) after the slider stood still at its end; goal ${GOALS.completeMs}: ${held(median(complete) <= GOALS.completeMs)}`,
-      `- longest task while it was moved at rest: ${median(atRest)} ms (${atRest.join(', ')}); with the slider at its end ${median(atEnd)} ms (${atEnd.join(', ')}); 0 = none over 50 ms; goal ${GOALS.taskMs}: ${held(Math.max(median(atRest), median(atEnd)) <= GOALS.taskMs)}`,
+      `- longest task while it was moved at rest: ${median(atRest)} ms (${atRest.join(', ')}); while the slider moved to its end ${median(sliding)} ms (${sliding.join(', ')}); with the slider there ${median(atEnd)} ms (${atEnd.join(', ')}); 0 = none over 50 ms; goal ${GOALS.taskMs}: ${held(Math.max(median(atRest), median(sliding), median(atEnd)) <= GOALS.taskMs)}`,
     ]);
     note(
-      `${rest.toFixed(0)} and ${full.toFixed(0)} pictures a second; complete after ${median(complete)} ms; longest task ${median(atRest)} and ${median(atEnd)} ms`,
+      `${rest.toFixed(0)} and ${full.toFixed(0)} pictures a second; complete after ${median(complete)} ms; longest task ${median(atRest)}, ${median(sliding)} and ${median(atEnd)} ms`,
     );
   } finally {
     await product.down();

@@ -2,6 +2,7 @@
 import { spawn } from 'node:child_process';
 import { once } from 'node:events';
 import { readdirSync } from 'node:fs';
+import { cpus } from 'node:os';
 import { join } from 'node:path';
 import { setTimeout as pause } from 'node:timers/promises';
 import { root } from '../paths.mjs';
@@ -63,3 +64,32 @@ export const asker =
     if (!answer.ok) throw new Stop(`${method} ${path} gave ${answer.status}: ${await answer.text()}`);
     return answer.headers.get('content-type')?.includes('json') ? answer.json() : answer;
   };
+
+/** The head coach of the demo: email and password. */
+export const DEMO_COACH = ['coach@lanternwood.example', 'lanternwood-mat-7'];
+
+/** Waits until all is made of the demo's footage that is made in the background: until then the processors are not free. */
+export const untilDemoMade = async (url) => {
+  const ask = asker(url, await signIn(url, ...DEMO_COACH));
+  for (;;) {
+    const { jobs } = await ask('GET', '/api/under-way');
+    if (jobs.length && jobs.every((j) => j.state === 'done')) return;
+    await pause(500);
+  }
+};
+
+const used = () => {
+  const times = cpus().map((cpu) => cpu.times);
+  const all = (of) => times.reduce((sum, t) => sum + of(t), 0);
+  return { idle: all((t) => t.idle), whole: all((t) => Object.values(t).reduce((a, b) => a + b, 0)) };
+};
+
+/** Waits until the processors have been idle for nine tenths of three seconds: a database writes what it took in long after it has it. At most two minutes. */
+export const untilIdle = async () => {
+  for (let left = 40; left > 0; left--) {
+    const before = used();
+    await pause(3000);
+    const after = used();
+    if ((after.idle - before.idle) / (after.whole - before.whole) >= 0.9) return;
+  }
+};

@@ -1,5 +1,5 @@
 import { layoutMap, type MapLayout, type PlaceId } from '@odograph/core';
-import { useMemo, useRef, useState } from 'react';
+import { memo, useMemo, useRef, useState } from 'react';
 import { useWords } from '../library/index.js';
 import type { MapLine, MapPicture } from '../../workers/map.protocol.js';
 import { cellKey } from './answersLink.js';
@@ -88,8 +88,8 @@ const useRound = (
   }, [place, lines, forks, said, layout, curves, words]);
 };
 
-/** The map as a picture: column = family, height = how good; lines are what was seen to happen. */
-export const MapPlot = ({
+/** The map as a picture: column = family, height = how good; lines are what was seen to happen. Drawn anew only where something of it has changed. */
+export const MapPlot = memo(function MapPlot({
   picture,
   places,
   lines,
@@ -102,7 +102,7 @@ export const MapPlot = ({
   onPick,
   onLine,
   onWhole,
-}: Props): React.JSX.Element => {
+}: Props): React.JSX.Element {
   const words = useWords();
   const [hovered, setHovered] = useState<string | null>(null);
   const layout = useMemo(
@@ -166,4 +166,4 @@ export const MapPlot = ({
       </g>
     </svg>
   );
-};
+});

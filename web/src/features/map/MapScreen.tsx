@@ -34,21 +34,22 @@ export const MapScreen = (): React.JSX.Element => {
   const [asked, setAsked] = useState<number | null>(null);
   const [magnifier] = useState(() => new Magnifier());
   const words = useWords();
-  const { place, target, lineId, isTable, isPickingTarget, setPickingTarget, go, pick, takeLine } = useOnMap();
+  const { place, target, lineId, isTable, isPickingTarget, setPickingTarget, go, pick, takeLine, whole } = useOnMap();
 
   const all = useMemo(() => new Set((picture?.lines ?? []).flatMap((l) => [l.from, l.to])).size, [picture]);
   const fitting = useMemo(() => (picture ? mostThatFit(picture, words, size) : MOST_PLACES), [picture, words, size]);
   const most = asked ?? fitting;
+  const drawnMost = useDeferredValue(most);
   // what is said of a place stands beside at once; the picture follows in slices
   const drawn = useDeferredValue(place);
   const unfolded = useUnfolded(drawn, picture?.lines ?? NO_LINES);
   const shown = useMemo(() => {
     const lines = picture?.lines ?? [];
-    if (drawn === undefined) return mostOf(lines, most);
+    if (drawn === undefined) return mostOf(lines, drawnMost);
     const near = neighboursOf(lines, drawn, MOST_NEAR);
     const more = [...(target === undefined ? [] : [target]), ...(unfolded ? placesUnfolded(unfolded) : [])];
     return more.length ? { ...near, places: [...new Set([...near.places, ...more])] } : near;
-  }, [picture, drawn, target, most, unfolded]);
+  }, [picture, drawn, target, drawnMost, unfolded]);
 
   if (failed)
     return (
@@ -112,7 +113,7 @@ export const MapScreen = (): React.JSX.Element => {
                 height={size.height}
                 onPick={pick}
                 onLine={takeLine}
-                onWhole={() => go({})}
+                onWhole={whole}
               />
             </ZoomFrame>
           )}
@@ -133,7 +134,7 @@ export const MapScreen = (): React.JSX.Element => {
             isPickingTarget={isPickingTarget}
             onPickTarget={() => setPickingTarget(!isPickingTarget)}
             onLine={takeLine}
-            onWhole={() => go({})}
+            onWhole={whole}
           />
         </Box>
       )}

@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { SKEWS, type CountingView, type Setting, type Skew } from '@odograph/core';
-import { useEffect } from 'react';
+import { memo, useEffect } from 'react';
 import { useDispatch, useSelector } from 'react-redux';
 import { Action, DayField, Picked } from '../../design/index.js';
 import { useGathered } from '../finding/index.js';
@@ -228,7 +228,7 @@ export const ViewChoices = ({
 };
 
 /** What the map counts. Routes are found over the same. */
-export const ViewSentence = (): React.JSX.Element => {
+export const ViewSentence = memo(function ViewSentence(): React.JSX.Element {
   const view = useSelector((state: MapState) => state.map.view);
   const dispatch = useDispatch();
   const gathered = useGathered(view);
@@ -242,4 +242,4 @@ export const ViewSentence = (): React.JSX.Element => {
       </Box>
     </ViewChoices>
   );
-};
+});

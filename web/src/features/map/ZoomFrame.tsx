@@ -32,7 +32,8 @@ export const ZoomFrame = ({
   readonly of: string;
   readonly children: ReactNode;
 }): React.JSX.Element => {
-  const zoom = useSyncExternalStore(magnifier.subscribe, magnifier.zoom);
+  // drawn anew only as it becomes larger than itself, or no longer is: not with every move
+  const isLarger = useSyncExternalStore(magnifier.subscribe, magnifier.isLarger);
   const [held, setHeld] = useState(false);
   useEffect(() => magnifier.rest(), [of, magnifier]);
   useEffect(() => {
@@ -70,8 +71,8 @@ export const ZoomFrame = ({
       width="100%"
       height="100%"
       overflowX="auto"
-      overflowY={zoom > 1 ? 'auto' : 'hidden'}
-      cursor={zoom === 1 ? undefined : held ? 'grabbing' : 'grab'}
+      overflowY={isLarger ? 'auto' : 'hidden'}
+      cursor={!isLarger ? undefined : held ? 'grabbing' : 'grab'}
       onKeyDown={onKeyDown}
       {...{ onPointerDown, onPointerMove, onPointerUp: letGo, onPointerCancel: letGo }}
     >
@@ -88,20 +89,21 @@ export const ZoomFrame = ({
   );
 };
 
+/** How large it is now; the buttons round it stay as they are while it changes. */
+const Percent = ({ magnifier }: { readonly magnifier: Magnifier }): string =>
+  T.percent(useSyncExternalStore(magnifier.subscribe, magnifier.zoom));
+
 /** How large the picture is shown, with a press for each way. */
-export const ZoomButtons = ({ magnifier }: { readonly magnifier: Magnifier }): React.JSX.Element => {
-  const zoom = useSyncExternalStore(magnifier.subscribe, magnifier.zoom);
-  return (
-    <Flex role="group" aria-label={T.title} title={T.hint} alignItems="baseline" fontSize="14px">
-      <Action tone="quiet" aria-label={T.smaller} onClick={() => magnifier.by(1 / ZOOM_STEP)}>
-        −
-      </Action>
-      <Action tone="quiet" aria-label={T.whole} onClick={() => magnifier.rest()}>
-        {T.percent(zoom)}
-      </Action>
-      <Action tone="quiet" aria-label={T.larger} onClick={() => magnifier.by(ZOOM_STEP)}>
-        +
-      </Action>
-    </Flex>
-  );
-};
+export const ZoomButtons = ({ magnifier }: { readonly magnifier: Magnifier }): React.JSX.Element => (
+  <Flex role="group" aria-label={T.title} title={T.hint} alignItems="baseline" fontSize="14px">
+    <Action tone="quiet" aria-label={T.smaller} onClick={() => magnifier.by(1 / ZOOM_STEP)}>
+      −
+    </Action>
+    <Action tone="quiet" aria-label={T.whole} onClick={() => magnifier.rest()}>
+      <Percent magnifier={magnifier} />
+    </Action>
+    <Action tone="quiet" aria-label={T.larger} onClick={() => magnifier.by(ZOOM_STEP)}>
+      +
+    </Action>
+  </Flex>
+);

@@ -31,6 +31,7 @@ export class Magnifier {
   }
 
   readonly zoom = (): number => this.now;
+  readonly isLarger = (): boolean => this.now > 1;
 
   readonly subscribe = (tell: () => void): (() => void) => {
     this.told.add(tell);
