@@ -5,6 +5,7 @@ export * from './footage/index.js';
 export * from './people/index.js';
 export * from './collections/index.js';
 export * from './plans/index.js';
+export * from './teaching/index.js';
 export * from './attempts/index.js';
 export * from './why/index.js';
 export * from './principles/index.js';

@@ -213,22 +213,3 @@ export type Clip = {
   readonly loops: readonly DetailLoop[];
   /** In their order; no two overlap. */ readonly views: readonly ViewStretch[];
 };
-
-/** A step of a kept route: a line of the map by what it says, the clip that shows it (null = the most telling one), and what is said to it. */
-export type RouteStep = {
-  readonly id: string;
-  readonly from: string;
-  readonly action: string;
-  readonly to: string;
-  readonly clipId: string | null;
-  readonly cue: string;
-  readonly note: string;
-};
-
-/** A route that is kept and taught: its steps in order. */
-export type KeptRoute = {
-  readonly id: string;
-  readonly version: number;
-  readonly name: string;
-  readonly steps: readonly RouteStep[];
-};

@@ -2,7 +2,8 @@
 export type Counted = 'characters' | 'entries';
 
 /** What of the academy a request may name that isn't there. */
-export type Named = 'word' | 'place' | 'hold' | 'aim' | 'member' | 'footage' | 'clip' | 'attempt' | 'detail';
+export type Named =
+  'word' | 'place' | 'hold' | 'aim' | 'member' | 'footage' | 'clip' | 'attempt' | 'detail' | 'step' | 'branch';
 
 /**
  * What is wrong with a field of a request: a code and, where there is more to say, its facts. The interface words each (`refusal.text.ts`). Fields in facts are named
@@ -47,7 +48,8 @@ export type FieldFault =
   | { readonly code: 'keeps-definition' }
   | { readonly code: 'under-itself' }
   | { readonly code: 'other-sides' }
-  | { readonly code: 'not-joined' }
+  /** Ways of a route that lead round in a circle. */
+  | { readonly code: 'goes-round' }
   /** Details that enable or force each other in a circle, each as *attempt part*. */
   | { readonly code: 'circle'; readonly facts: { readonly through: readonly string[] } }
   | { readonly code: 'body-too-large' }

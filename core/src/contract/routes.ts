@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import type { KeptRoute } from '../attempts/index.js';
+import type { KeptRoute } from '../teaching/index.js';
 import { KEPT } from '../rows/index.js';
 import { editId, id } from './fields.js';
 import { editOf, newOf, saidOf, type EditOf, type SentFields } from './schemas.js';

@@ -1,10 +1,11 @@
-import type { Attempt, Clip, KeptRoute } from '../attempts/index.js';
+import type { Attempt, Clip } from '../attempts/index.js';
 import type { Collection } from '../collections/index.js';
 import type { Drawing } from '../drawings/index.js';
 import type { Moment } from '../moments/index.js';
 import type { Person } from '../people/index.js';
 import type { Plan } from '../plans/index.js';
 import type { Principle } from '../principles/index.js';
+import type { KeptRoute } from '../teaching/index.js';
 import type { Todo } from '../todos/index.js';
 import type { AliasLines, AngleFields, AthleteRef, Binned, FootageFields, PersonFields } from '../contract/index.js';
 import type { WordChange } from '../vocabulary/index.js';
@@ -17,7 +18,7 @@ export type TodoChanges = Partial<Omit<Todo, 'id' | 'version' | 'kind' | 'opened
 export type DrawingChanges = Partial<Omit<Drawing, 'id' | 'version' | 'footageId' | 'angleId'>>;
 export type CollectionChanges = Partial<Omit<Collection, 'id' | 'version'>>;
 export type PlanChanges = Partial<Pick<Plan, 'name'>>;
-export type RouteChanges = Partial<Pick<KeptRoute, 'name' | 'steps'>>;
+export type RouteChanges = Partial<Pick<KeptRoute, 'name' | 'steps' | 'branches'>>;
 /** A person who is not there yet is made with the name given. */
 export type FootageChanges = Partial<FootageFields> & {
   readonly athleteA?: AthleteRef;

@@ -22,7 +22,7 @@ const person = (id: string): Person => ({
 });
 const library: Library = {
   ...{ format: 'odograph-library', formatVersion: 1, academy: { id: 'academy', name: 'A room', timeZone: 'UTC' } },
-  ...{ ...NO_ROWS, wordChanges: [], routes: [{ id: 'r', version: 1, name: 'r', steps: [] }] },
+  ...{ ...NO_ROWS, wordChanges: [], routes: [{ id: 'r', version: 1, name: 'r', steps: [], branches: [] }] },
   persons: [person('orla'), person('sten')],
   footage: [
     {

@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
-import type { Clip, KeptRoute } from '../attempts/index.js';
+import type { Clip } from '../attempts/index.js';
+import { BARE_STEP, type KeptRoute } from '../teaching/index.js';
 import type { MediaFile } from '../footage/index.js';
 import { BARE_CLIP } from '../rows/index.js';
 import { NO_ROWS, type Library } from '../library/index.js';
@@ -44,11 +45,12 @@ const library: Library = {
   attempts: LOGGED.map((l) => l.attempt),
   clips: [clip],
 };
-const step = { id: 's', clipId: null, cue: '', note: '' };
+const step = { ...BARE_STEP, id: 's' };
 const route: KeptRoute = {
   id: 'r',
   version: 1,
   name: 'From turtle --> neck',
+  branches: [],
   steps: [
     {
       ...step,

@@ -1,3 +1,4 @@
+import { BARE_STEP, type RouteBranch, type RouteStep } from '../teaching/index.js';
 import { describe, expect, test } from '@jest/globals';
 import type { Angle, MediaFile } from '../footage/index.js';
 import { BARE_ALTERNATIVE, type Clip, type Teller } from '../attempts/index.js';
@@ -49,7 +50,8 @@ const library: Library = {
       id: 'r',
       version: 1,
       name: 'r',
-      steps: [{ id: 's', from: 'a', action: 'b', to: 'c', clipId: 'c2', cue: 'keep', note: '' }],
+      steps: [{ ...BARE_STEP, id: 's', from: 'a', action: 'b', to: 'c', clipId: 'c2', cue: 'keep' }],
+      branches: [],
     },
   ],
 };
@@ -80,22 +82,20 @@ describe('what members see who are no coaches', () => {
   });
 
   test('when a text names somebody who may not be shown, the name should be gone from routes, cues, notes, and what is told of an attempt', () => {
-    const step = {
-      id: 's',
-      from: 'a',
-      action: 'b',
-      to: 'c',
-      clipId: null,
-      cue: 'like Unsaid Somebody',
-      note: 'Somebody again',
+    const step: RouteStep = {
+      ...BARE_STEP,
+      ...{ id: 's', from: 'a', action: 'b', to: 'c', cue: 'like Unsaid Somebody', note: 'for the coach' },
+      ...{ cues: [{ text: 'Somebody again', weight: 'usual' }], clips: [{ role: 'slow', clipId: 'c2' }] },
+      ...{ mistake: 'Unsaid', checks: ['Somebody low'], question: 'Unsaid?' },
     };
+    const on: RouteBranch = { id: 'k', from: 's', joins: 's', on: { kind: 'choice', text: 'as Unsaid' } };
     const told: Library = {
       ...library,
       persons: [...library.persons, { ...person('p', null), name: 'Unsaid Somebody' }],
       clips: [
         { ...clip('c1', 'one', 'watch Unsaid'), keyMoments: [{ name: 'Unsaid turns', at: { frame: 1, pts: 1 } }] },
       ],
-      routes: [{ id: 'r', version: 1, name: 'The Somebody route', steps: [step] }],
+      routes: [{ id: 'r', version: 1, name: 'The Somebody route', steps: [step], branches: [on] }],
       attempts: library.attempts.map((a) => ({
         ...a,
         form: 'as Somebody does',
@@ -115,7 +115,14 @@ describe('what members see who are no coaches', () => {
       evidence: [{ by: TELLERS[0] }, { by: null }, { by: null }],
       doubts: [{ text: 'the … roll' }],
     });
-    expect(routes[0]).toMatchObject({ name: 'The … route', steps: [{ cue: 'like …', note: '… again' }] });
+    expect(routes[0]).toMatchObject({
+      name: 'The … route',
+      steps: [{ cue: 'like …' }],
+      branches: [{ on: { text: 'as …' } }],
+    });
+    const spoken = { cues: [{ text: '… again' }], clips: [], mistake: '…', checks: ['… low'], question: '…?' };
+    // a note is for whoever teaches
+    expect(routes[0]!.steps[0]).toMatchObject({ ...spoken, note: '' });
     expect(clips[0]!.note).toBe('watch …');
   });
 

@@ -1,6 +1,7 @@
 import type { Teller } from '../attempts/index.js';
 import type { Footage } from '../footage/index.js';
 import type { Person } from '../people/index.js';
+import type { KeptRoute } from '../teaching/index.js';
 import { blankNames } from '../people/index.js';
 import type { Library, LibraryLists } from './library.js';
 
@@ -54,6 +55,29 @@ const of = <R>(
 /** Who told something, where they may know of them. */
 const tellerShown = (by: Teller | null, { persons }: Shown): Teller | null =>
   by?.kind === 'person' && persons.has(by.personId) ? by : null;
+
+/** A route without what they may not see; notes of its steps are for whoever teaches. */
+const routeShown = (
+  route: KeptRoute,
+  text: (text: string) => string,
+  isClipShown: (id: string) => boolean,
+): KeptRoute => ({
+  ...route,
+  name: text(route.name),
+  steps: route.steps.map((s) => ({
+    ...s,
+    title: text(s.title),
+    cue: text(s.cue),
+    cues: s.cues.map((cue) => ({ ...cue, text: text(cue.text) })),
+    mistake: text(s.mistake),
+    checks: s.checks.map(text),
+    question: text(s.question),
+    note: '',
+    clipId: s.clipId !== null && isClipShown(s.clipId) ? s.clipId : null,
+    clips: s.clips.filter((c) => isClipShown(c.clipId)),
+  })),
+  branches: route.branches.map((b) => (b.on.kind === 'choice' ? { ...b, on: { ...b.on, text: text(b.on.text) } } : b)),
+});
 
 /** Of lists, principles, drawings, plans and collections, what they see. */
 const whyShown = (
@@ -168,16 +192,7 @@ export const asShown = <T extends LibraryRows>(rows: T, shown: Shown, isClipShow
     // marks are notes of those who log, and so are their lists, but for whose idea something was where that may be told
     moments: rows.moments && [],
     ...whyShown(rows, shown, isClipShown),
-    routes: rows.routes?.map((route) => ({
-      ...route,
-      name: text(route.name),
-      steps: route.steps.map((s) => ({
-        ...s,
-        cue: text(s.cue),
-        note: text(s.note),
-        clipId: s.clipId !== null && isClipShown(s.clipId) ? s.clipId : null,
-      })),
-    })),
+    routes: rows.routes?.map((route) => routeShown(route, text, isClipShown)),
   };
   return { ...rows, ...Object.fromEntries(Object.entries(seen).filter(([, list]) => list !== undefined)) };
 };

@@ -1,11 +1,12 @@
 import { isLoggedThroughout, type Angle, type Footage, type MediaFile } from '../footage/index.js';
-import { type Attempt, type Clip, type KeptRoute, type Timed } from '../attempts/index.js';
+import { type Attempt, type Clip, type Timed } from '../attempts/index.js';
 import type { Drawing } from '../drawings/index.js';
 import { type Moment } from '../moments/index.js';
 import { type Person } from '../people/index.js';
 import type { Collection } from '../collections/index.js';
 import type { Plan } from '../plans/index.js';
 import type { Principle } from '../principles/index.js';
+import type { KeptRoute } from '../teaching/index.js';
 import type { Todo } from '../todos/index.js';
 import type { Logged } from '../map/index.js';
 import { angleClock, footageSeconds } from '../timecode/index.js';

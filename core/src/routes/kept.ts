@@ -1,8 +1,9 @@
-import type { Clip, RouteStep } from '../attempts/index.js';
+import type { Clip } from '../attempts/index.js';
 import { lineId } from '../map/index.js';
+import type { LineStep } from '../teaching/index.js';
 
 /** Id of the line of the map that a step says. */
-export const lineOfStep = (step: Pick<RouteStep, 'from' | 'action' | 'to'>): string =>
+export const lineOfStep = (step: Pick<LineStep, 'from' | 'action' | 'to'>): string =>
   lineId(step.from, step.action, false, step.to);
 
 /** The clip that shows a step: the one that was chosen, or the first clip of the most telling attempt of its line that has one. */

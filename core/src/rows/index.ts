@@ -1,11 +1,12 @@
 import type { Angle, Footage, MediaFile } from '../footage/index.js';
-import type { Attempt, Clip, KeptRoute } from '../attempts/index.js';
+import type { Attempt, Clip } from '../attempts/index.js';
 import type { Collection } from '../collections/index.js';
 import type { Drawing } from '../drawings/index.js';
 import type { Moment } from '../moments/index.js';
 import type { Person } from '../people/index.js';
 import type { Plan } from '../plans/index.js';
 import type { Principle } from '../principles/index.js';
+import type { KeptRoute } from '../teaching/index.js';
 import type { Todo } from '../todos/index.js';
 import { ATTEMPT, CLIP, MOMENT } from './attempt.js';
 import { COLLECTION } from './collection.js';

@@ -4,6 +4,7 @@ import {
   BARE_DRAWING,
   BARE_HOLD,
   BARE_PRINCIPLE,
+  BARE_STEP,
   BARE_TODO,
   LISTED,
   LISTS,
@@ -17,6 +18,7 @@ import {
   type Instant,
   type Library,
   type LibraryEdit,
+  type KeptRoute,
   type Principle,
   type Todo,
 } from '@odograph/core';
@@ -129,9 +131,14 @@ describe('what an edit is shown to do, and what the server does with it', () => 
     await agree({ kind: 'moment', id: moment.id, changes: { attemptId: id, note: 'there' } });
     await agree({ kind: 'remove', what: 'moment', id: moment.id });
     const step = { id: newId(), from: 'mount/top', action: 'armlock', to: 'won:straight-armlock', clipId: one.clip.id };
-    const route = { id: newId(), version: 0, name: 'To the arm', steps: [{ ...step, cue: '', note: '' }] };
+    const first = { ...BARE_STEP, ...step };
+    const branches: KeptRoute['branches'] = [];
+    const route: KeptRoute = { id: newId(), version: 0, name: 'To the arm', steps: [first], branches };
     await agree({ kind: 'new route', route });
     await agree({ kind: 'route', id: route.id, changes: { name: 'The arm' } });
+    const way = { id: newId(), from: first.id, on: { kind: 'choice' as const, text: 'they hold on' }, joins: null };
+    const turned = { ...BARE_STEP, id: newId(), kind: 'look' as const, title: 'the elbow', branch: way.id };
+    await agree({ kind: 'route', id: route.id, changes: { steps: [first, turned], branches: [way] } });
     await agree({ kind: 'remove', what: 'route', id: route.id });
     const principle = {
       ...BARE_PRINCIPLE,

@@ -22,6 +22,7 @@ import * as views from './migrations/0016-views.js';
 import * as aims from './migrations/0017-aims.js';
 import * as theirs from './migrations/0018-theirs.js';
 import * as plans from './migrations/0019-plans.js';
+import * as routeBranches from './migrations/0021-route-branches.js';
 import * as speakerCollections from './migrations/0020-speaker-collections.js';
 
 const MIGRATIONS = [
@@ -45,6 +46,7 @@ const MIGRATIONS = [
   theirs,
   plans,
   speakerCollections,
+  routeBranches,
 ] as const;
 
 type Step = { readonly context: QueryInterface };

@@ -41,6 +41,8 @@ describe('lists in the rows they belong to', () => {
     // what that version did not know goes when it goes back: here none of it is said
     for (const list of ['principles', 'todos', 'drawings'] as const)
       for (const { id, version } of library[list]) await done('DELETE', `/api/${list}/${id}`, { baseVersion: version });
+    for (const { id, version, speaker } of library.footage)
+      if (speaker) await done('PATCH', `/api/footage/${id}`, { baseVersion: version, changes: { speaker: '' } });
     const unknown = { facts: [], alternatives: [], links: [], evidence: [], form: '', aim: null, runName: '' };
     const { place, purposes, hidden, handedFrom } = BARE_HOLD;
     for (const { id, version, facts, controls, reactions, aim, runName } of library.attempts)

@@ -58,14 +58,19 @@ describe('kept routes', () => {
     expect(new Set((await Promise.all(many)).map(({ status }) => status))).toEqual(new Set([200]));
   });
 
-  test('when steps do not follow on, say unknown words or show what is not there, each should be named', async () => {
+  test('when steps say unknown words, too little, or what is not there, each should be named; one that starts elsewhere may stand', async () => {
     const [first, second] = steps() as [object, object];
     const broken: readonly (readonly [object[], string])[] = [
-      [[first, { ...second, from: 'mount/top' }], 'steps.1.from'],
       [[{ ...first, action: 'teleport' }], 'steps.0.action'],
+      [[{ ...first, action: null }], 'steps.0.action'],
       [[{ ...first, from: 'floating/top' }], 'steps.0.from'],
       [[{ ...first, to: 'back/even' }], 'steps.0.to'],
       [[{ ...first, clipId: newId() }], 'steps.0.clipId'],
+      [[{ ...first, clips: [{ role: 'slow', clipId: newId() }] }], 'steps.0.clips.0.clipId'],
+      [[{ ...first, clips: ['slow', 'slow'].map((role) => ({ role, clipId })) }], 'steps.0.clips.1'],
+      [[{ id: newId(), kind: 'talk' }], 'steps.0.title'],
+      [[first, { ...second, branch: newId() }], 'steps.1.branch'],
+      [[{ ...first, branch: newId() }], 'steps'],
       [[], 'steps'],
     ];
     for (const [wrong, field] of broken) {
@@ -74,6 +79,36 @@ describe('kept routes', () => {
       const { fields } = (body as { facts: { fields: { field: string }[] } }).facts;
       expect([status, fields[0]!.field]).toEqual([400, field]);
     }
+    const elsewhere = { editId: newId(), id: newId(), name: 'x', steps: [first, { ...second, from: 'mount/top' }] };
+    expect((await coach.ask('POST', '/api/routes', elsewhere)).status).toBe(200);
+  });
+
+  test('when branches lead nowhere, twice the same way or round in a circle, it should be named; one that joins or leads back may stand', async () => {
+    const route = await make('With branches');
+    const [first, second] = route.steps as [KeptRoute['steps'][number], KeptRoute['steps'][number]];
+    const on = { kind: 'reaction', reaction: 'frames' };
+    const way = { id: newId(), from: first.id, on, joins: second.id };
+    const ask = async (branches: object[], more: object[] = []): Promise<readonly unknown[]> => {
+      const { status, body } = await edit(route, {
+        branches,
+        ...(more.length ? { steps: [...route.steps, ...more] } : {}),
+      });
+      const { facts } = body as { facts?: { fields?: { field: string; fault: { code: string } }[] } };
+      return [status, ...(facts?.fields ?? []).map((f) => `${f.field} ${f.fault.code}`)];
+    };
+    expect(await ask([{ ...way, from: newId() }])).toEqual([400, 'changes.branches.0.from not-here']);
+    expect(await ask([{ ...way, joins: newId() }])).toEqual([400, 'changes.branches.0.joins not-here']);
+    expect(await ask([{ ...way, joins: null }])).toEqual([400, 'changes.branches.0.joins missing']);
+    expect(await ask([way, { ...way, id: newId() }])).toEqual([400, 'changes.branches.1.on twice']);
+    const unknown = { kind: 'reaction', reaction: 'flies-off' };
+    expect(await ask([{ ...way, on: unknown }])).toEqual([400, 'changes.branches.0.on.reaction not-here']);
+    const look = (branch: string): object => ({ id: newId(), kind: 'look', title: 'the elbow', branch });
+    const [a, b] = [look(way.id), look('')] as { id: string }[];
+    const other = { ...way, id: newId(), on: { kind: 'choice', text: 'they wait' }, joins: a!.id };
+    const round = [{ ...way, joins: b!.id }, other];
+    expect(await ask(round, [a!, { ...b!, branch: other.id }])).toEqual([400, 'changes.branches.1.joins goes-round']);
+    expect(await ask([way, { ...other, joins: first.id }])).toEqual([200]);
+    expect((await routeOf(route.id))!.branches).toMatchObject([way, { joins: first.id }]);
   });
 
   test('when two coaches change name and steps of one route, both should stand; the same field is asked about', async () => {

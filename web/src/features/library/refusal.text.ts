@@ -64,6 +64,7 @@ const FIELDS: Readonly<Record<Sayable, string>> & Readonly<Record<string, string
   title: 'title',
   name: 'name',
   steps: 'steps',
+  branches: 'branches',
   aliases: 'aliases',
   hidden: 'hidden',
   definition: 'what it is',
@@ -179,6 +180,8 @@ const NAMED: Readonly<Record<(FieldFault & { code: 'not-here' })['facts']['what'
   clip: 'isn’t a clip of yours',
   attempt: 'isn’t an attempt in this footage',
   detail: 'isn’t told there any more',
+  step: 'is no step of this route',
+  branch: 'is no branch of this route',
 };
 const KINDS: Readonly<Record<FieldKind, string>> = {
   text: 'has to be text',
@@ -213,7 +216,7 @@ const SAID: Readonly<Record<Exclude<FieldFault, { facts: unknown }>['code'], str
   'keeps-definition': 'belongs to a word that came with Odograph and can’t be changed',
   'under-itself': 'is a kind of this word itself',
   'other-sides': 'has other sides than this position',
-  'not-joined': 'isn’t where the step before leads',
+  'goes-round': 'would lead round in a circle',
   'body-too-large': 'is too much at once',
   'body-unreadable': 'can’t be read',
 };

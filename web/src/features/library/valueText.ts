@@ -76,7 +76,11 @@ const TELLERS: Readonly<Record<string, (value: never, words: Words) => string>> 
   athleteA: (value: string | { readonly name: string }) => (typeof value === 'string' ? 'somebody else' : value.name),
   athleteB: (value: string | { readonly name: string }) => (typeof value === 'string' ? 'somebody else' : value.name),
   steps: (value: KeptRoute['steps'], words) =>
-    list(value.map((s) => words.name('action', s.action) + (s.cue ? ` (${s.cue})` : ''))),
+    list(
+      value.map((s) => (s.action === null ? s.title : words.name('action', s.action)) + (s.cue ? ` (${s.cue})` : '')),
+    ),
+  branches: (value: KeptRoute['branches'], words) =>
+    list(value.map(({ on }) => (on.kind === 'reaction' ? words.name('reaction', on.reaction) : on.text))),
 };
 
 /** A value of a field as it would stand in the interface. */

@@ -2,6 +2,7 @@ import {
   answersFound,
   flipPlace,
   foldPlace,
+  isLineStep,
   forksAt,
   onlySaid,
   stateId,
@@ -43,7 +44,7 @@ export const useUnfolded = (place: PlaceId | undefined, lines: readonly MapLine[
       const to = s.kind === 'option' && s.from === folded ? aimOf(s.action, words) : undefined;
       return s.kind === 'option' && to !== undefined ? [{ action: s.action, to, by: 'said' }] : [];
     });
-    const planned = [...routes.flatMap((r) => r.steps), ...plans.flatMap((p) => p.lines)].flatMap(
+    const planned = [...routes.flatMap((r) => r.steps.filter(isLineStep)), ...plans.flatMap((p) => p.lines)].flatMap(
       ({ from, action, to }): SaidLine[] =>
         from === place && !seen.has(`${from} ${action} ${to}`) ? [{ action, to: to as PlaceId, by: 'planned' }] : [],
     );

@@ -33,7 +33,7 @@ const doing: fc.Arbitrary<Doing> = fc.oneof(
     id: fc.constantFrom('orla', 'sten'),
     changes: fc.record({ level: fc.constantFrom('white', 'blue', null) }),
   }),
-  fc.uuid().map((id) => ({ kind: 'new route' as const, route: { id, version: 0, name: id, steps: [] } })),
+  fc.uuid().map((id) => ({ kind: 'new route' as const, route: { id, version: 0, name: id, steps: [], branches: [] } })),
   fc.record({
     ...{ kind: fc.constant('remove' as const), what: fc.constant('route' as const) },
     id: fc.constantFrom('r1', 'r2'),
@@ -80,7 +80,7 @@ const step: fc.Arbitrary<Step> = fc.oneof(
 
 const start = (): Library => ({
   ...libraryWith([attemptWith('1'), attemptWith('2')]),
-  routes: ['r1', 'r2'].map((id) => ({ id, version: 1, name: id, steps: [] })),
+  routes: ['r1', 'r2'].map((id) => ({ id, version: 1, name: id, steps: [], branches: [] })),
   todos: ['t1', 't2'].map((id) => ({ ...TODO, id, version: 1 })),
   principles: [
     {

@@ -4,7 +4,7 @@ import { useNavigate } from 'react-router';
 import type { MapRoute } from '../../workers/map.protocol.js';
 import { Action, Counted, Labelled } from '../../design/index.js';
 import { useEdit } from '../replica/index.js';
-import { keptOf } from './keptRoute.js';
+import { keptOf } from './shownRoute.js';
 import { ROUTES_TEXT as T } from './routes.text.js';
 
 /** Keeps a found route under a name. */

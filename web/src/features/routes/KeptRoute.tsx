@@ -1,139 +1,182 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { cautionsOf, placeName, type RouteStep } from '@odograph/core';
-import { Play } from 'lucide-react';
-import { useMemo, useState } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
-import {
-  Action,
-  CautionNote,
-  IntervalBand,
-  Labelled,
-  Picked,
-  Ruled,
-  Subheading,
-  evidenceText,
-  useSize,
-} from '../../design/index.js';
-import { ToBin } from '../bin/index.js';
+import { goesWith, stepsOf, type RouteStep } from '@odograph/core';
+import { useEffect, useMemo, useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { Action, useSize } from '../../design/index.js';
 import { useClipViews, useMayWrite, useWords, type ClipView } from '../library/index.js';
-import { useEdit } from '../replica/index.js';
-import { Still } from '../player/index.js';
-import { clipsBehind } from '../map/index.js';
-import { clipOfShown } from './clipOfShown.js';
-import type { ShownStep } from './keptRoute.js';
-import { KeptText } from './KeptText.js';
+import { AddBranch } from './AddBranch.js';
+import { AddStep } from './AddStep.js';
+import { RouteHead } from './RouteHead.js';
 import { RouteProfile } from './RouteProfile.js';
-import { ROUTES_TEXT as T, KEPT_ROUTE_TEXT, STEP_TEXT } from './routes.text.js';
+import { ROUTES_TEXT as T, ROUTE_STEPS_TEXT as S, STEP_PANEL_TEXT as P } from './routes.text.js';
+import { useRouteEdits, type RouteEdits } from './routeEdits.js';
+import { beginsAt, endsAt, stepName, type ShownRoute, type ShownStep } from './shownRoute.js';
+import { StepList } from './StepList.js';
+import { StepPanel } from './StepPanel.js';
 import { useKeptRoute } from './useKeptRoute.js';
 
-const clipText = (view: ClipView): string => {
-  const result = view.said.find((p) => p.part === 'result')?.text ?? '';
-  return `${view.footage.title}, ${view.athletes[view.attempt.subject]}, ${result}`;
+/** What is being added: a step after one (null: at the start), or a branch that leaves one. */
+type Adding = { readonly what: 'step' | 'branch'; readonly at: string | null };
+
+/** What the other side was seen to do in a step, most often first. */
+const metIn = (step: ShownStep | undefined, views: readonly ClipView[]): readonly string[] => {
+  const ids = new Set(step?.line?.attemptIds);
+  const counts = new Map<string, number>();
+  for (const { attempt } of views)
+    if (ids.has(attempt.id))
+      for (const r of attempt.reactions) if (!r.isAction) counts.set(r.what, (counts.get(r.what) ?? 0) + 1);
+  return [...counts].sort((a, b) => b[1] - a[1] || (a[0] < b[0] ? -1 : 1)).map(([what]) => what);
 };
 
-const Step = ({
-  step,
-  nth,
-  views,
-  onChange,
+/** The keys of the editor, while no text is typed. */
+const useRouteKeys = (
+  edits: RouteEdits | undefined,
+  inHand: ShownStep | undefined,
+  { pick, add, take }: { pick: (id: string) => void; add: (what: Adding['what']) => void; take: () => void },
+): void => {
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent): void => {
+      const typed = event.target instanceof HTMLElement && event.target.closest('input, textarea, select, [role=menu]');
+      if (typed || !edits || !inHand || event.ctrlKey || event.metaKey || event.altKey) return;
+      const does: Readonly<Record<string, () => void>> = {
+        a: () => add('step'),
+        b: () => add('branch'),
+        d: () => {
+          const again = edits.twice(inHand.id);
+          if (again) pick(again);
+        },
+        m: () => edits.change(inHand.id, { isMirrored: !inHand.kept?.isMirrored }),
+        Delete: take,
+      };
+      const act = does[event.key];
+      if (!act) return;
+      event.preventDefault();
+      act();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  });
+};
+
+const Editor = ({
+  route,
+  shown,
+  edits,
 }: {
-  readonly step: ShownStep;
-  readonly nth: number;
-  readonly views: readonly ClipView[];
-  readonly onChange: ((change: Partial<RouteStep>) => void) | undefined;
+  readonly route: NonNullable<ReturnType<typeof useKeptRoute>['route']>;
+  readonly shown: ShownRoute;
+  readonly edits: RouteEdits | undefined;
 }): React.JSX.Element => {
   const words = useWords();
-  const { line, gripChanges } = step;
-  const kept = step.kept!;
-  const clips = useMemo(() => clipsBehind(line, views), [line, views]);
-  const shown = clipOfShown(step, views);
-  const submission = line.to.startsWith('won:') ? line.to.slice(4) : null;
+  const views = useClipViews();
+  const [picked, setPicked] = useState<string>();
+  const [adding, setAdding] = useState<Adding>();
+  const [refused, setRefused] = useState<string>();
+  const main = stepsOf(route, null);
+  const step = shown.steps.find((s) => s.id === picked) ?? shown.steps.find((s) => s.id === main[0]?.id);
+  const met = useMemo(() => metIn(step, views), [step, views]);
+  const nameOf = (id: string): string =>
+    stepName(
+      shown.steps.find((s) => s.id === id)!,
+      words,
+    );
+  const added = (after: string | null) => (one: RouteStep) => {
+    edits?.put(after, one);
+    setAdding(undefined);
+    setPicked(one.id);
+  };
+  const take = (): void => {
+    if (!step || !edits) return;
+    const at = route.steps.findIndex((s) => s.id === step.id);
+    if (!edits.take(step.id)) return setRefused(S.only);
+    setPicked(route.steps[at - 1]?.id);
+  };
+  const pick = (id: string): void => {
+    setPicked(id);
+    setRefused(undefined);
+  };
+  useRouteKeys(edits, step, { pick, add: (what) => setAdding({ what, at: step?.id ?? null }), take });
+  const under = (id: string): React.JSX.Element | null => {
+    const here = shown.steps.find((s) => s.id === id);
+    if (!edits || adding?.at !== id || !here) return null;
+    if (adding.what === 'step')
+      return (
+        <AddStep
+          label={S.after(nameOf(id))}
+          from={endsAt(here)}
+          onAdd={added(id)}
+          onCancel={() => setAdding(undefined)}
+        />
+      );
+    return (
+      <AddBranch
+        from={beginsAt(here)}
+        met={met}
+        steps={route.steps.filter((s) => s.id !== id).map((s) => [s.id, nameOf(s.id)])}
+        onCancel={() => setAdding(undefined)}
+        onAdd={(on, first, joins) => {
+          setAdding(undefined);
+          if (!edits.branch(id, on, first, joins)) setRefused(S.round);
+          else if (first) setPicked(first.id);
+        }}
+      />
+    );
+  };
+  const going = step ? goesWith(route, step.id).length : 0;
   return (
-    <Box
-      as="li"
-      aria-label={T.step(nth + 1)}
-      display="grid"
-      gridTemplateColumns="176px minmax(0, 1fr) minmax(0, 1fr)"
-      gap="6"
-      paddingBlock="5"
-      borderBottomWidth="1px"
-    >
-      {shown ? (
-        <Still fileId={shown.file.id} frame={shown.clip.in.frame} width={176} region={shown.angle.region} />
-      ) : (
-        <Box width="176px" height="99px" borderWidth="1px" padding="2" color="inkSoft" fontSize="14px">
-          {T.noClip}
-        </Box>
+    <>
+      {edits && step && (
+        <Flex gap="2" wrap="wrap" alignItems="center" marginTop="3">
+          <Action onClick={() => setAdding({ what: 'step', at: step.id })}>{S.add}</Action>
+          <Action onClick={() => setAdding({ what: 'branch', at: step.id })}>{S.addBranch}</Action>
+          <Action tone="quiet" onClick={() => edits.shift(step.id, -1)}>
+            {P.up}
+          </Action>
+          <Action tone="quiet" onClick={() => edits.shift(step.id, 1)}>
+            {P.down}
+          </Action>
+          <Action tone="quiet" onClick={() => edits.twice(step.id)}>
+            {P.twice}
+          </Action>
+          <Action tone="quiet" onClick={take}>
+            {going ? P.takeWith(going) : P.take}
+          </Action>
+          <Action tone="quiet" onClick={() => setAdding({ what: 'step', at: null })}>
+            {S.addFirst}
+          </Action>
+          <Box flexBasis="100%" color="inkSoft" fontSize="14px">
+            {S.hint}
+          </Box>
+          {refused && (
+            <Box role="alert" color="caution">
+              {refused}
+            </Box>
+          )}
+        </Flex>
       )}
-      <Box minWidth="0">
-        <Subheading fontSize="21px">
-          {nth + 1}. {words.name('action', line.action)}
-        </Subheading>
-        <Box color="inkSoft" fontSize="14px">
-          {STEP_TEXT.fromTo(placeName(line.from, words), placeName(line.to, words))}
+      <Flex gap="8" marginTop="3" alignItems="flex-start" direction={{ base: 'column', lg: 'row' }}>
+        <Box flex="1" minWidth="0" borderTopWidth="1px" width="100%">
+          {edits && adding?.what === 'step' && adding.at === null && (
+            <AddStep label={S.atStart} from={undefined} onAdd={added(null)} onCancel={() => setAdding(undefined)} />
+          )}
+          <StepList {...{ route, shown, edits, under, onPick: pick, onRefused: setRefused }} inHand={step?.id} />
         </Box>
-        <Box fontSize="14px" marginTop="1">
-          {line.attemptIds.length ? evidenceText(line) : T.notOnMap}
-          {nth > 0 && gripChanges > 0 && `. ${T.changesBefore(gripChanges)}`}
-        </Box>
-        <IntervalBand interval={line.interval} width={140} />
-        <Box marginTop="2">
-          <CautionNote cautions={cautionsOf(words, { action: line.action, submission })} short />
-        </Box>
-      </Box>
-      <Box>
-        {onChange ? (
-          <>
-            <Labelled label={T.clip}>
-              <Picked
-                width="100%"
-                value={kept.clipId ?? ''}
-                onChange={(event) => onChange({ clipId: event.target.value || null })}
-              >
-                <option value="">{T.mostTelling}</option>
-                {clips.map((view) => (
-                  <option key={view.clip.id} value={view.clip.id}>
-                    {clipText(view)}
-                  </option>
-                ))}
-              </Picked>
-            </Labelled>
-            <KeptText
-              label={T.cue}
-              placeholder={T.cueHint}
-              value={kept.cue}
-              limit={120}
-              onKeep={(cue) => onChange({ cue })}
-            />
-            <KeptText
-              label={T.note}
-              placeholder={T.noteHint}
-              value={kept.note}
-              limit={2000}
-              onKeep={(note) => onChange({ note })}
-            />
-          </>
-        ) : (
-          <>
-            <Box fontSize="19px">{kept.cue}</Box>
-            <Box color="inkSoft">{kept.note}</Box>
-          </>
+        {edits && step && (
+          <Box width={{ base: '100%', lg: '400px' }} flexShrink="0" position="sticky" top="4">
+            <StepPanel key={step.id} step={step} onChange={(change) => edits.change(step.id, change)} />
+          </Box>
         )}
-      </Box>
-    </Box>
+      </Flex>
+    </>
   );
 };
 
-/** A route that is kept: what it climbs, and step by step which clip shows it and what is said to it. */
+/** A route that is kept: what it climbs, its steps and branches, and what is said to each. */
 export const KeptRoute = (): React.JSX.Element => {
   const { routeId } = useParams();
   const { route, shown, picture } = useKeptRoute(routeId);
-  const views = useClipViews();
-  const words = useWords();
-  const edit = useEdit();
   const mayWrite = useMayWrite();
-  const navigate = useNavigate();
-  const [leaving, setLeaving] = useState(false);
+  const edits = useRouteEdits(route);
   const [ref, size] = useSize({ width: 1180, height: 200 });
   if (!route)
     return (
@@ -144,99 +187,17 @@ export const KeptRoute = (): React.JSX.Element => {
         </Action>
       </Box>
     );
-  const changeStep = (id: string, change: Partial<RouteStep>): void => {
-    const steps = route.steps.map((s) => (s.id === id ? { ...s, ...change } : s));
-    edit({ kind: 'route', id: route.id, changes: { steps } });
-  };
-  const last = route.steps.at(-1);
   return (
     <Box paddingInline={{ base: '4', md: '8' }} paddingBlock="5" maxWidth="1280px" width="100%">
-      <Box fontSize="14px" marginBottom="1">
-        <Link to="/routes" style={{ textDecoration: 'underline' }}>
-          {T.all}
-        </Link>
-      </Box>
-      <Flex alignItems="center" gap="3">
-        <Box flex="1" minWidth="0">
-          {mayWrite ? (
-            <Ruled
-              key={route.name}
-              aria-label={T.name}
-              defaultValue={route.name}
-              maxLength={120}
-              fontFamily="heading"
-              fontSize="28px"
-              fontWeight="600"
-              borderColor="transparent"
-              onKeyDown={(event) => {
-                if (event.key === 'Enter') event.currentTarget.blur();
-              }}
-              onBlur={(event) => {
-                const name = event.currentTarget.value.trim();
-                if (!name) event.currentTarget.value = route.name;
-                else if (name !== route.name) edit({ kind: 'route', id: route.id, changes: { name } });
-              }}
-            />
-          ) : (
-            <Subheading as="h1" fontSize="28px">
-              {route.name}
-            </Subheading>
-          )}
-          <Box color="inkSoft" fontSize="14px">
-            {route.steps[0] && last
-              ? KEPT_ROUTE_TEXT.title(
-                  placeName(route.steps[0].from, words),
-                  placeName(last.to, words),
-                  T.steps(route.steps.length),
-                )
-              : ''}
-          </Box>
-        </Box>
-        <Action asChild>
-          <a href={`/api/routes/${route.id}/cues.vtt`} download={`${route.name}.vtt`}>
-            {T.vtt}
-          </a>
-        </Action>
-        {mayWrite && <Action onClick={() => setLeaving(true)}>{T.toBin}</Action>}
-        <Action asChild tone="next">
-          <Link to={`/routes/play?kept=${route.id}`}>
-            <Play size={15} aria-hidden />
-            {T.play}
-          </Link>
-        </Action>
-      </Flex>
-      {leaving && (
-        <Box marginTop="3">
-          <ToBin
-            what="route"
-            id={route.id}
-            name={`“${route.name}”`}
-            onNo={() => setLeaving(false)}
-            onYes={() => {
-              edit({ kind: 'remove', what: 'route', id: route.id });
-              void navigate('/routes');
-            }}
-          />
-        </Box>
-      )}
+      <RouteHead route={route} edits={mayWrite ? edits : undefined} />
       <Box ref={ref} marginTop="3">
         {shown && picture ? (
-          <RouteProfile route={shown} picture={picture} width={size.width} height={190} />
+          <RouteProfile route={shown} picture={picture} width={size.width} height={route.branches.length ? 230 : 190} />
         ) : (
           <Box role="status">{T.computing}</Box>
         )}
       </Box>
-      <Box as="ol" listStyleType="none" borderTopWidth="1px" marginTop="3">
-        {shown?.steps.map((step, nth) => (
-          <Step
-            key={step.kept!.id}
-            step={step}
-            nth={nth}
-            views={views}
-            onChange={mayWrite ? (change) => changeStep(step.kept!.id, change) : undefined}
-          />
-        ))}
-      </Box>
+      {shown && <Editor key={route.id} route={route} shown={shown} edits={mayWrite ? edits : undefined} />}
     </Box>
   );
 };

@@ -1,12 +1,42 @@
 import { Box, Flex } from '@chakra-ui/react';
+import type { KeptRoute } from '@odograph/core';
 import { Play } from 'lucide-react';
-import { Link } from 'react-router';
+import { useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { v7 as newId } from 'uuid';
 import type { MapPicture } from '../../workers/map.protocol.js';
 import { Action, Subheading } from '../../design/index.js';
 import { useLibrary, useMayWrite } from '../library/index.js';
-import { shownRoute } from './keptRoute.js';
+import { useEdit } from '../replica/index.js';
+import { AddStep } from './AddStep.js';
+import { mainSteps, shownRoute } from './shownRoute.js';
 import { ROUTES_TEXT as T, KEPT_ROUTES_TEXT } from './routes.text.js';
 import { RouteSpark } from './RouteSpark.js';
+
+/** Begins a route with a step that is picked by hand, and opens it. */
+const ByHand = (): React.JSX.Element => {
+  const edit = useEdit();
+  const navigate = useNavigate();
+  const [isBeginning, setBeginning] = useState(false);
+  if (!isBeginning)
+    return (
+      <Action marginTop="3" onClick={() => setBeginning(true)}>
+        {T.byHand}
+      </Action>
+    );
+  return (
+    <AddStep
+      label={T.firstStep}
+      from={undefined}
+      onCancel={() => setBeginning(false)}
+      onAdd={(step) => {
+        const route: KeptRoute = { id: newId(), version: 0, name: T.fresh, steps: [step], branches: [] };
+        edit({ kind: 'new route', route });
+        void navigate(`/routes/${route.id}`);
+      }}
+    />
+  );
+};
 
 /** The routes that are kept, each with the line it climbs. */
 export const KeptRoutes = ({ picture }: { readonly picture: MapPicture | null }): React.JSX.Element => {
@@ -39,7 +69,9 @@ export const KeptRoutes = ({ picture }: { readonly picture: MapPicture | null })
                   <Link to={`/routes/${route.id}`}>{route.name}</Link>
                 </Box>
                 <Box color="inkSoft" fontSize="14px">
-                  {T.steps(route.steps.length)}, {T.cues(route.steps.filter((s) => s.cue).length)}
+                  {T.steps(mainSteps(route))}
+                  {route.branches.length > 0 && `, ${T.branches(route.branches.length)}`},{' '}
+                  {T.cues(route.steps.filter((s) => s.cue).length)}
                 </Box>
               </Box>
               {picture && <RouteSpark route={shownRoute(route, picture)} picture={picture} />}
@@ -53,6 +85,7 @@ export const KeptRoutes = ({ picture }: { readonly picture: MapPicture | null })
           ))}
         </Box>
       )}
+      {mayWrite && <ByHand />}
     </Box>
   );
 };

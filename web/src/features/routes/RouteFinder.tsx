@@ -15,6 +15,7 @@ import { ROUTES_TEXT as T, ROUTE_FINDER_TEXT } from './routes.text.js';
 import { RouteCloth } from './RouteCloth.js';
 import { RouteReach } from './RouteReach.js';
 import { RouteProfile } from './RouteProfile.js';
+import { shownFound } from './shownRoute.js';
 import { ANY, goalName, useRoutes } from './useRoutes.js';
 
 const percent = (rate: number): string => (rate > 0 && rate < 0.005 ? 'under 1 %' : `${Math.round(rate * 100)} %`);
@@ -57,7 +58,7 @@ const RouteCard = ({
           </Link>
         </Action>
       </Flex>
-      <RouteProfile route={route} picture={picture} width={width} height={190} />
+      <RouteProfile route={shownFound(route)} picture={picture} width={width} height={190} />
     </Box>
   );
 };

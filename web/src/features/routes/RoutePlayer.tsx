@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { cautionsOf, placeName } from '@odograph/core';
-import { useEffect, useState } from 'react';
+import { cautionsOf, placeName, type Way } from '@odograph/core';
+import { useEffect, useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import {
   Action,
@@ -14,40 +14,53 @@ import {
 } from '../../design/index.js';
 import { useClipViews, useRole, useWords, type ClipView } from '../library/index.js';
 import { clipOfShown } from './clipOfShown.js';
-import type { ShownStep } from './keptRoute.js';
+import { beginsAt, endsAt, mainOf, stepName, type ShownRoute, type ShownStep } from './shownRoute.js';
 import { RouteLead, useRouteLead } from './RouteLead.js';
 import { RouteProfile } from './RouteProfile.js';
 import { RouteScreen } from './RouteScreen.js';
 import { ROUTES_TEXT as T, ROUTE_PLAYER_TEXT, STEP_TEXT } from './routes.text.js';
+import { sayOn } from './sayOn.js';
 import { useRouteInHand } from './useRouteInHand.js';
 
 const StepSheet = ({
-  step: { line, gripChanges, kept },
+  step,
   view,
-  nth,
-  of,
+  told,
 }: {
   readonly step: ShownStep;
   readonly view: ClipView | undefined;
-  readonly nth: number;
-  readonly of: number;
+  /** Where in the route it stands, in words. */ readonly told: string;
 }): React.JSX.Element => {
   const words = useWords();
-  const submission = line.to.startsWith('won:') ? line.to.slice(4) : null;
+  const { line, gripChanges, kept } = step;
+  const [from, to] = [beginsAt(step), endsAt(step)];
+  const submission = to?.startsWith('won:') ? to.slice(4) : null;
   return (
     <Box>
       <Mono fontSize="14px" color="inkSoft" data-testid="step">
-        {ROUTE_PLAYER_TEXT.step(nth + 1, of)}
+        {told}
       </Mono>
       <Heading fontSize="32px" marginBottom="1">
-        {words.name('action', line.action)}
+        {stepName(step, words)}
       </Heading>
-      <Box color="inkSoft" marginBottom="3">
-        {STEP_TEXT.fromTo(placeName(line.from, words), placeName(line.to, words))}
-      </Box>
+      {from && to && (
+        <Box color="inkSoft" marginBottom="3">
+          {from === to ? placeName(from, words) : STEP_TEXT.fromTo(placeName(from, words), placeName(to, words))}
+        </Box>
+      )}
       {kept?.cue && (
         <Box fontFamily="heading" fontSize="26px" lineHeight="1.2" color="inHand" marginBottom="3" data-testid="cue">
           {kept.cue}
+        </Box>
+      )}
+      {kept?.cues.map((cue) => (
+        <Box key={cue.text} fontFamily="heading" fontSize="20px" lineHeight="1.25" marginBottom="2">
+          {cue.text}
+        </Box>
+      ))}
+      {kept?.mistake && (
+        <Box marginBottom="3">
+          {STEP_TEXT.mistake} {kept.mistake}
         </Box>
       )}
       {kept?.note && (
@@ -55,11 +68,15 @@ const StepSheet = ({
           {kept.note}
         </Box>
       )}
-      <Box fontSize="14px" marginBottom="1">
-        {line.attemptIds.length ? evidenceText(line) : T.notOnMap}
-      </Box>
-      <IntervalBand interval={line.interval} width={140} />
-      {nth > 0 && gripChanges > 0 && (
+      {line && (
+        <>
+          <Box fontSize="14px" marginBottom="1">
+            {line.attemptIds.length ? evidenceText(line) : T.notOnMap}
+          </Box>
+          <IntervalBand interval={line.interval} width={140} />
+        </>
+      )}
+      {gripChanges > 0 && (
         <Box fontSize="14px" marginTop="2">
           {ROUTE_PLAYER_TEXT.changes(gripChanges)}
         </Box>
@@ -75,43 +92,144 @@ const StepSheet = ({
         </Box>
       )}
       <Box marginTop="4">
-        <CautionNote cautions={cautionsOf(words, { action: line.action, submission })} />
+        <CautionNote cautions={cautionsOf(words, { action: line?.action ?? kept?.action ?? null, submission })} />
       </Box>
     </Box>
   );
 };
 
-/** Plays a route: each step's clip runs over and over until you go on; where the step stands in the whole is always in view. */
-export const RoutePlayer = (): React.JSX.Element => {
+/** The whole route has been gone through. */
+const RouteOver = ({ back, onAgain }: { readonly back: string; readonly onAgain: () => void }): React.JSX.Element => (
+  <Flex
+    position="absolute"
+    inset="0"
+    direction="column"
+    alignItems="center"
+    justifyContent="center"
+    gap="5"
+    background="rgba(19, 21, 19, 0.88)"
+    role="status"
+    data-testid="route-over"
+  >
+    <Heading>{ROUTE_PLAYER_TEXT.thatWasTheWhole}</Heading>
+    <Flex gap="3">
+      <Action tone="next" onClick={onAgain}>
+        {ROUTE_PLAYER_TEXT.fromTheBeginning}
+      </Action>
+      <Action asChild>
+        <Link to={back}>{ROUTE_PLAYER_TEXT.backToTheRoutes}</Link>
+      </Action>
+    </Flex>
+  </Flex>
+);
+
+/** What can be done from here: on along the line, or by a branch, each with its key. */
+const WaysOn = ({
+  branches,
+  onTake,
+}: {
+  readonly branches: readonly (readonly [on: Way, name: string])[];
+  readonly onTake: (way: Way) => void;
+}): React.JSX.Element | null => {
   const words = useWords();
-  const views = useClipViews();
-  const role = useRole();
-  const { route, name, back, picture, isLooking } = useRouteInHand();
+  if (!branches.length) return null;
+  return (
+    <Box role="group" aria-label={ROUTE_PLAYER_TEXT.ifThey} paddingInline="4" paddingTop="3" borderTopWidth="1px">
+      {branches.map(([way, name], i) => (
+        <Action
+          key={way.branchId}
+          width="100%"
+          marginBottom="1"
+          justifyContent="flex-start"
+          whiteSpace="normal"
+          textAlign="left"
+          onClick={() => onTake(way)}
+        >
+          <Mono color="inkSoft">{i + 1}</Mono>
+          {ROUTE_PLAYER_TEXT.branch(way.on ? sayOn(way.on, words) : '', name)}
+        </Action>
+      ))}
+    </Box>
+  );
+};
+
+/** Where the player stands, as the address says it, and how it goes on: along the line, by a branch, and back the way it came. */
+const useWalk = (route: ShownRoute | undefined) => {
   const [search, setSearch] = useSearchParams();
-  const [ref, size] = useSize({ width: 1280, height: 190 });
   const [isOver, setOver] = useState(false);
-  const lead = useRouteLead();
-  const count = route?.steps.length ?? 0;
-  const at = Math.min(Math.max(0, Number(search.get('step') ?? 1) - 1 || 0), Math.max(0, count - 1));
-  const go = (step: number): void => {
-    setOver(step >= count);
-    if (step < 0 || step >= count) return;
+  const [trail, setTrail] = useState<readonly string[]>([]);
+  const main = useMemo(() => (route ? mainOf(route) : []), [route]);
+  const said = search.get('step') ?? '1';
+  const here =
+    route?.steps.find((s) => s.id === said) ?? main[Math.min(Math.max(1, Number(said) || 1), main.length) - 1];
+  const goTo = (id: string): void => {
+    setOver(false);
+    const nth = main.findIndex((s) => s.id === id);
     // at once: quick presses of a key each start from where the one before led
     setSearch(
       (before) => {
         const next = new URLSearchParams(before);
-        next.set('step', String(step + 1));
+        next.set('step', nth < 0 ? id : String(nth + 1));
         return next;
       },
       { flushSync: true },
     );
   };
+  const ways = route?.ways.filter((w) => w.from === here?.id) ?? [];
+  const take = (way: Way): void => {
+    if (here) setTrail([...trail, here.id]);
+    goTo(way.to);
+  };
+  const next = ways.find((w) => w.on === null);
+  const on = (): void => {
+    if (isOver) return;
+    if (next) take(next);
+    else setOver(true);
+  };
+  const back = (): void => {
+    if (isOver) return setOver(false);
+    const from = trail.at(-1) ?? route?.ways.find((w) => w.to === here?.id && !w.isBack)?.from;
+    setTrail(trail.slice(0, -1));
+    if (from !== undefined) goTo(from);
+  };
+  const again = (): void => {
+    setTrail([]);
+    if (main[0]) goTo(main[0].id);
+  };
+  const isFirst = !trail.length && here === main[0];
+  return {
+    here,
+    main,
+    next,
+    branches: ways.filter((w) => w.on !== null),
+    isOver,
+    isFirst,
+    goTo,
+    take,
+    on,
+    back,
+    again,
+  };
+};
+
+/** Plays a route: each step's clip runs over and over until you go on; a branch is taken by its number; where the step stands in the whole is always in view. */
+export const RoutePlayer = (): React.JSX.Element => {
+  const words = useWords();
+  const views = useClipViews();
+  const role = useRole();
+  const { route, name, back, picture, isLooking } = useRouteInHand();
+  const [ref, size] = useSize({ width: 1280, height: 190 });
+  const walk = useWalk(route);
+  const { here, main, isOver } = walk;
+  const lead = useRouteLead();
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
       if (event.target instanceof HTMLElement && event.target.closest('input, [role=menu]')) return;
       if (event.key === '>') lead.toggle();
-      if (event.key === 'ArrowRight') go(at + 1);
-      if (event.key === 'ArrowLeft') go(isOver ? at : at - 1);
+      if (event.key === 'ArrowRight') walk.on();
+      if (event.key === 'ArrowLeft') walk.back();
+      const way = walk.branches[Number(event.key) - 1];
+      if (way && !isOver) walk.take(way);
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
@@ -122,7 +240,6 @@ export const RoutePlayer = (): React.JSX.Element => {
         {ROUTE_PLAYER_TEXT.lookingForTheRoute}
       </Box>
     );
-  const here = route?.steps[at];
   if (!route || !here || !picture)
     return (
       <Box padding="8">
@@ -133,54 +250,42 @@ export const RoutePlayer = (): React.JSX.Element => {
       </Box>
     );
   const view = clipOfShown(here, views);
+  const nameOf = (id: string): string => {
+    const step = route.steps.find((s) => s.id === id);
+    return step ? stepName(step, words) : '';
+  };
+  const nth = main.indexOf(here);
+  const told = nth < 0 ? ROUTE_PLAYER_TEXT.inBranch : ROUTE_PLAYER_TEXT.step(nth + 1, main.length);
   return (
     <Flex direction="column" height="100%" minHeight="0">
       <Flex flex="1" minHeight="240px">
         <Box flex="1" minWidth="0" position="relative" background="#000">
           {view ? (
-            <RouteScreen key={`${at} ${view.clip.id}`} view={view} lead={lead} />
+            <RouteScreen
+              key={`${here.id} ${view.clip.id}`}
+              view={view}
+              isMirrored={here.kept?.isMirrored ?? false}
+              lead={lead}
+            />
           ) : (
             <Flex height="100%" align="center" justify="center" padding="8" color="#f4efe4" role="status">
               {role === 'student' ? T.notForYou : T.noClip}
             </Flex>
           )}
-          {isOver && (
-            <Flex
-              position="absolute"
-              inset="0"
-              direction="column"
-              alignItems="center"
-              justifyContent="center"
-              gap="5"
-              background="rgba(19, 21, 19, 0.88)"
-              role="status"
-              data-testid="route-over"
-            >
-              <Heading>{ROUTE_PLAYER_TEXT.thatWasTheWhole}</Heading>
-              <Flex gap="3">
-                <Action tone="next" onClick={() => go(0)}>
-                  {ROUTE_PLAYER_TEXT.fromTheBeginning}
-                </Action>
-                <Action asChild>
-                  <Link to={back}>{ROUTE_PLAYER_TEXT.backToTheRoutes}</Link>
-                </Action>
-              </Flex>
-            </Flex>
-          )}
+          {isOver && <RouteOver back={back} onAgain={walk.again} />}
         </Box>
         <Flex width="400px" flexShrink="0" direction="column" borderLeftWidth="1px">
           <RouteLead lead={lead} />
           <Box as="section" aria-label={ROUTE_PLAYER_TEXT.theStep} tabIndex={0} flex="1" overflowY="auto" padding="5">
-            <StepSheet step={here} view={view} nth={at} of={count} />
+            <StepSheet step={here} view={view} told={told} />
           </Box>
+          {!isOver && <WaysOn branches={walk.branches.map((w) => [w, nameOf(w.to)])} onTake={walk.take} />}
           <Flex gap="2" padding="4" borderTopWidth="1px">
-            <Action onClick={() => go(isOver ? at : at - 1)} disabled={at === 0 && !isOver}>
+            <Action onClick={walk.back} disabled={walk.isFirst && !isOver}>
               {ROUTE_PLAYER_TEXT.before}
             </Action>
-            <Action tone="next" flex="1" justifyContent="center" onClick={() => go(at + 1)} disabled={isOver}>
-              {at + 1 < count
-                ? ROUTE_PLAYER_TEXT.goOn(words.name('action', route.steps[at + 1]!.line.action))
-                : ROUTE_PLAYER_TEXT.toTheEnd}
+            <Action tone="next" flex="1" justifyContent="center" onClick={walk.on} disabled={isOver}>
+              {walk.next ? ROUTE_PLAYER_TEXT.goOn(nameOf(walk.next.to)) : ROUTE_PLAYER_TEXT.toTheEnd}
             </Action>
           </Flex>
         </Flex>
@@ -197,8 +302,8 @@ export const RoutePlayer = (): React.JSX.Element => {
           picture={picture}
           width={size.width}
           height={176}
-          step={isOver ? count : at}
-          onStep={go}
+          step={isOver ? undefined : here.id}
+          onStep={walk.goTo}
         />
       </Box>
     </Flex>

@@ -1,7 +1,9 @@
 import { placeName, readPlace, splitLabel, type PlaceId } from '@odograph/core';
+import { useMemo } from 'react';
 import { UP_TEXT } from '../../design/index.js';
 import { useWords } from '../library/index.js';
-import type { ShownRoute } from './keptRoute.js';
+import { profileOf, type ProfileJoin, type ProfilePoint, type ProfileStep } from './profile.js';
+import { stepName, type ShownRoute } from './shownRoute.js';
 import type { MapPicture } from '../../workers/map.protocol.js';
 import { ROUTE_PROFILE_TEXT } from './routes.text.js';
 
@@ -10,9 +12,9 @@ type Props = {
   readonly picture: MapPicture;
   readonly width: number;
   readonly height: number;
-  /** The step in hand, if one is. */
-  readonly step?: number;
-  readonly onStep?: (step: number) => void;
+  /** The step in hand, if one is, by its id. */
+  readonly step?: string | undefined;
+  readonly onStep?: (stepId: string) => void;
 };
 
 const LEFT = 64;
@@ -22,15 +24,168 @@ const BOTTOM = 44;
 /** Height in pixels of the band when nothing is known of a step. */
 const BAND = 46;
 
-/** A route as its profile: steps stand on the line, up is better, the band round it is as tall as the uncertainty of the step. */
+type At = (point: ProfilePoint) => { readonly x: number; readonly y: number };
+
+/** The heights that are drawn across, and which way is up. */
+const Ground = ({
+  y,
+  lowest,
+  width,
+}: {
+  readonly y: (h: number) => number;
+  readonly lowest: number;
+  readonly width: number;
+}): React.JSX.Element => (
+  <>
+    {[5, 0, lowest].map((h) => (
+      <path
+        key={h}
+        d={`M${LEFT - 24} ${y(h)}H${width}`}
+        stroke="var(--od-hairline)"
+        strokeWidth={h === 0 ? 1.4 : 0.7}
+      />
+    ))}
+    <g fontSize="13" fill="var(--od-inkSoft)">
+      <text x="0" y={y(5) + 10}>
+        {UP_TEXT.better}
+      </text>
+      <text x="0" y={y(lowest) - 3}>
+        {UP_TEXT.worse}
+      </text>
+    </g>
+  </>
+);
+
+/** Where a branch goes on: a thin line to where that step begins; back, in a bow. */
+const Join = ({
+  join: { from, to, isBack },
+  at,
+}: {
+  readonly join: ProfileJoin;
+  readonly at: At;
+}): React.JSX.Element => {
+  const [a, b] = [at(from), at(to)];
+  const path = isBack
+    ? `M${a.x} ${a.y}C${a.x} ${a.y + 46} ${b.x} ${b.y + 46} ${b.x} ${b.y + 7}`
+    : `M${a.x} ${a.y}L${b.x} ${b.y}`;
+  return <path d={path} fill="none" stroke="var(--od-us)" strokeWidth="1.4" strokeDasharray="2 4" />;
+};
+
+/** A step as a stroke, with a band round it as tall as its interval; a branch is thinner, with its name beside it. */
+const StepStroke = ({
+  of: { step, from, to, isMain },
+  name,
+  label,
+  at,
+  foot,
+  isHere,
+  onStep,
+}: {
+  readonly of: ProfileStep;
+  readonly name: string;
+  readonly label: string;
+  readonly at: At;
+  /** Where the names of the main line stand. */ readonly foot: number;
+  readonly isHere: boolean;
+  readonly onStep: ((stepId: string) => void) | undefined;
+}): React.JSX.Element => {
+  const [a, b] = [at(from), at(to)];
+  const interval = step.line?.interval;
+  const half = ((interval ? interval.high - interval.low : 1) * BAND) / (isMain ? 2 : 3);
+  const [mx, my] = [(a.x + b.x) / 2, (a.y + b.y) / 2];
+  const colour = isHere ? 'var(--od-inHand)' : 'var(--od-us)';
+  const press = onStep && {
+    role: 'button',
+    tabIndex: 0,
+    'aria-label': label,
+    'aria-current': isHere ? ('step' as const) : undefined,
+    style: { cursor: 'pointer' },
+    onClick: () => onStep(step.id),
+    onKeyDown: (event: React.KeyboardEvent) => {
+      if (event.key !== 'Enter' && event.key !== ' ') return;
+      event.preventDefault();
+      event.stopPropagation();
+      onStep(step.id);
+    },
+  };
+  return (
+    <g {...press}>
+      {step.line && (
+        <path
+          d={`M${a.x} ${a.y}L${mx} ${my - half}L${b.x} ${b.y}L${mx} ${my + half}Z`}
+          fill={colour}
+          fillOpacity={isMain ? 0.16 : 0.1}
+        />
+      )}
+      <path d={`M${a.x} ${a.y}L${b.x} ${b.y}`} stroke="transparent" strokeWidth="14" />
+      <path
+        d={`M${a.x} ${a.y}L${b.x} ${b.y}`}
+        stroke={colour}
+        strokeWidth={isHere ? 4.5 : isMain ? 2.6 : 1.8}
+        strokeDasharray={step.line ? undefined : '5 4'}
+        strokeLinecap="round"
+      />
+      <text
+        x={mx}
+        y={isMain ? foot : my + 4}
+        textAnchor="middle"
+        fontSize={isMain ? 15 : 14}
+        fontWeight={isHere ? 600 : 500}
+        fill={isHere ? 'var(--od-inHand)' : 'var(--od-ink)'}
+        {...(isMain ? {} : { stroke: 'var(--od-ground)', strokeWidth: 4, style: { paintOrder: 'stroke' } })}
+      >
+        {splitLabel(name).map((text, k) => (
+          <tspan key={text} x={mx} dy={k === 0 ? 0 : 15}>
+            {text}
+          </tspan>
+        ))}
+      </text>
+    </g>
+  );
+};
+
+/** A place on it, with its name. */
+const Dot = ({ id, x, y }: { readonly id: PlaceId; readonly x: number; readonly y: number }): React.JSX.Element => {
+  const words = useWords();
+  return (
+    <g>
+      {readPlace(id)?.kind === 'state' ? (
+        <circle cx={x} cy={y} r="5" fill="var(--od-ink)" />
+      ) : (
+        <rect x={x - 5} y={y - 5} width="10" height="10" fill="var(--od-ink)" />
+      )}
+      <text
+        fontSize="15"
+        fontWeight="500"
+        fill="var(--od-ink)"
+        stroke="var(--od-ground)"
+        strokeWidth="4"
+        style={{ paintOrder: 'stroke' }}
+      >
+        {splitLabel(placeName(id, words)).map((text, k, all) => (
+          <tspan key={text} x={x + 9} y={y - 8 - (all.length - 1 - k) * 15}>
+            {text}
+          </tspan>
+        ))}
+      </text>
+    </g>
+  );
+};
+
+/** A route as its profile: steps stand on the line, up is better; branches leave it at their step and rise or fall by what they gain or cost. */
 export const RouteProfile = ({ route, picture, width, height, step, onStep }: Props): React.JSX.Element => {
   const words = useWords();
-  const places: PlaceId[] = route.steps[0] ? [route.steps[0].line.from, ...route.steps.map((s) => s.line.to)] : [];
-  const heightOf = (id: PlaceId): number => picture.heights[id]?.height ?? (id.startsWith('won:') ? 5 : 0);
-  const x = (i: number): number => LEFT + (i / Math.max(1, places.length - 1)) * (width - LEFT - RIGHT);
-  const lowest = Math.min(-1, ...places.map((p) => Math.floor(heightOf(p) - 0.5)));
+  const { start, steps, joins, columns } = useMemo(
+    () => profileOf(route, (id) => picture.heights[id]?.height ?? (id.startsWith('won:') ? 5 : 0)),
+    [route, picture],
+  );
+  const points = [...(start ? [start] : []), ...steps.map((s) => s.to)];
+  const lowest = Math.min(-1, ...points.map((p) => Math.floor(p.height - 0.5)));
   const y = (h: number): number => TOP + ((5 - h) / (5 - lowest)) * (height - TOP - BOTTOM);
-  const points = places.map((p, i) => ({ x: x(i), y: y(heightOf(p)), id: p }));
+  const at: At = (p) => ({ x: LEFT + (p.column / columns) * (width - LEFT - RIGHT), y: y(p.height) });
+  // what several steps end at is named once
+  const dots = new Map(points.map((p) => [`${p.column} ${p.place}`, p]));
+  let nth = 0;
   return (
     <svg
       width={width}
@@ -39,100 +194,33 @@ export const RouteProfile = ({ route, picture, width, height, step, onStep }: Pr
       aria-label={ROUTE_PROFILE_TEXT.profileOfTheRoute}
       style={{ display: 'block', fontFamily: "'Barlow Condensed', sans-serif" }}
     >
-      {[5, 0, lowest].map((h) => (
-        <path
-          key={h}
-          d={`M${LEFT - 24} ${y(h)}H${width}`}
-          stroke="var(--od-hairline)"
-          strokeWidth={h === 0 ? 1.4 : 0.7}
-        />
+      <Ground y={y} lowest={lowest} width={width} />
+      {joins.map((join) => (
+        <Join key={join.id} join={join} at={at} />
       ))}
-      <g fontSize="13" fill="var(--od-inkSoft)">
-        <text x="0" y={y(5) + 10}>
-          {UP_TEXT.better}
-        </text>
-        <text x="0" y={y(lowest) - 3}>
-          {UP_TEXT.worse}
-        </text>
-      </g>
-      {route.steps.map(({ line }, i) => {
-        const [a, b] = [points[i]!, points[i + 1]!];
-        const half = line.interval ? ((line.interval.high - line.interval.low) * BAND) / 2 : BAND / 2;
-        const isHere = i === step;
-        const [mx, my] = [(a.x + b.x) / 2, (a.y + b.y) / 2];
-        const name = words.name('action', line.action);
-        return (
-          <g
-            key={line.id}
-            {...(onStep
-              ? {
-                  role: 'button',
-                  tabIndex: 0,
-                  'aria-label': `Step ${i + 1}: ${name}`,
-                  'aria-current': isHere ? ('step' as const) : undefined,
-                  style: { cursor: 'pointer' },
-                }
-              : {})}
-            onClick={() => onStep?.(i)}
-            onKeyDown={(event) => {
-              if (event.key !== 'Enter' && event.key !== ' ') return;
-              event.preventDefault();
-              event.stopPropagation();
-              onStep?.(i);
-            }}
-          >
-            <path
-              d={`M${a.x} ${a.y}L${mx} ${my - half}L${b.x} ${b.y}L${mx} ${my + half}Z`}
-              fill={isHere ? 'var(--od-inHand)' : 'var(--od-us)'}
-              fillOpacity="0.16"
+      {[...steps]
+        .sort((a, b) => Number(b.isMain) - Number(a.isMain))
+        .map((of) => {
+          const name = stepName(of.step, words);
+          return (
+            <StepStroke
+              key={of.step.id}
+              of={of}
+              name={name}
+              label={of.isMain ? ROUTE_PROFILE_TEXT.step(++nth, name) : ROUTE_PROFILE_TEXT.inBranch(name)}
+              at={at}
+              foot={y(lowest) + 16}
+              isHere={of.step.id === step}
+              onStep={onStep}
             />
-            <path
-              d={`M${a.x} ${a.y}L${b.x} ${b.y}`}
-              stroke={isHere ? 'var(--od-inHand)' : 'var(--od-us)'}
-              strokeWidth={isHere ? 4.5 : 2.6}
-              strokeLinecap="round"
-            />
-            <text
-              x={mx}
-              y={y(lowest) + 16}
-              textAnchor="middle"
-              fontSize="15"
-              fontWeight={isHere ? 600 : 500}
-              fill={isHere ? 'var(--od-inHand)' : 'var(--od-ink)'}
-            >
-              {splitLabel(name).map((text, k) => (
-                <tspan key={text} x={mx} dy={k === 0 ? 0 : 15}>
-                  {text}
-                </tspan>
-              ))}
-            </text>
-          </g>
-        );
-      })}
-      {points.map((p) => {
-        const isEnd = readPlace(p.id)?.kind !== 'state';
-        return (
-          <g key={p.id}>
-            {isEnd ? (
-              <rect x={p.x - 5} y={p.y - 5} width="10" height="10" fill="var(--od-ink)" />
-            ) : (
-              <circle cx={p.x} cy={p.y} r="5" fill="var(--od-ink)" />
-            )}
-            <text
-              fontSize="15"
-              fontWeight="500"
-              fill="var(--od-ink)"
-              stroke="var(--od-ground)"
-              strokeWidth="4"
-              style={{ paintOrder: 'stroke' }}
-            >
-              {splitLabel(placeName(p.id, words)).map((text, k, all) => (
-                <tspan key={text} x={p.x + 9} y={p.y - 8 - (all.length - 1 - k) * 15}>
-                  {text}
-                </tspan>
-              ))}
-            </text>
-          </g>
+          );
+        })}
+      {[...dots.values()].map((p) => {
+        const { x, y: top } = at(p);
+        return p.place ? (
+          <Dot key={`${p.column} ${p.place}`} id={p.place} x={x} y={top} />
+        ) : (
+          <circle key={`${p.column} ${p.height}`} cx={x} cy={top} r="3" fill="var(--od-inkSoft)" />
         );
       })}
     </svg>

@@ -8,9 +8,11 @@ import type { RouteLeading } from './RouteLead.js';
 /** The clip of a step, over and over; while the route leads, whoever follows sees the same, and the pointer. */
 export const RouteScreen = ({
   view,
+  isMirrored,
   lead: { follow },
 }: {
   readonly view: ClipView;
+  readonly isMirrored: boolean;
   readonly lead: RouteLeading;
 }): React.JSX.Element => {
   const { clip, angle, file } = view;
@@ -20,7 +22,7 @@ export const RouteScreen = ({
     play: playsByItself(),
   });
   const point = useLeading(handle, follow.isLead, follow.say, {
-    ...{ angleId: angle.id, isMirrored: false, hasDrawings: false },
+    ...{ angleId: angle.id, isMirrored, hasDrawings: false },
   });
   useEffect(() => {
     const onKey = (event: KeyboardEvent): void => {
@@ -32,8 +34,8 @@ export const RouteScreen = ({
     return () => window.removeEventListener('keydown', onKey);
   }, [handle.player]);
   return (
-    <FrameVideo handle={handle} label={view.footage.title} part={partOf(angle, file)}>
-      {follow.isLead && <LeadPointer size={sizeSeen(angle, file)} isMirrored={false} onPoint={point} />}
+    <FrameVideo handle={handle} label={view.footage.title} part={partOf(angle, file)} isMirrored={isMirrored}>
+      {follow.isLead && <LeadPointer size={sizeSeen(angle, file)} isMirrored={isMirrored} onPoint={point} />}
     </FrameVideo>
   );
 };

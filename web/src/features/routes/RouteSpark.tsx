@@ -1,11 +1,12 @@
+import { profileOf } from './profile.js';
 import type { MapPicture } from '../../workers/map.protocol.js';
-import type { ShownRoute } from './keptRoute.js';
+import type { ShownRoute } from './shownRoute.js';
 import { ROUTE_SPARK_TEXT } from './routes.text.js';
 
 const WIDTH = 220;
 const HEIGHT = 40;
 
-/** A route as a small line: where it climbs and where it falls; up is better. */
+/** A route as a small line: where it climbs and where it falls, and what branches off; up is better. */
 export const RouteSpark = ({
   route,
   picture,
@@ -13,10 +14,13 @@ export const RouteSpark = ({
   readonly route: ShownRoute;
   readonly picture: MapPicture;
 }): React.JSX.Element => {
-  const places = route.steps[0] ? [route.steps[0].line.from, ...route.steps.map((s) => s.line.to)] : [];
-  const x = (i: number): number => 5 + (i / Math.max(1, places.length - 1)) * (WIDTH - 10);
+  const { start, steps, columns } = profileOf(
+    route,
+    (id) => picture.heights[id]?.height ?? (id.startsWith('won:') ? 5 : 0),
+  );
+  const x = (column: number): number => 5 + (column / columns) * (WIDTH - 10);
   const y = (h: number): number => 4 + ((5 - h) / 10) * (HEIGHT - 8);
-  const points = places.map((p, i) => [x(i), y(picture.heights[p]?.height ?? (p.startsWith('won:') ? 5 : 0))] as const);
+  const dots = [...(start ? [start] : []), ...steps.filter((s) => s.isMain).map((s) => s.to)];
   return (
     <svg
       width={WIDTH}
@@ -26,14 +30,16 @@ export const RouteSpark = ({
       style={{ flexShrink: 0 }}
     >
       <path d={`M0 ${y(0)}H${WIDTH}`} stroke="var(--od-hairline)" />
-      <path
-        d={points.map(([px, py], i) => `${i ? 'L' : 'M'}${px.toFixed(1)} ${py.toFixed(1)}`).join('')}
-        fill="none"
-        stroke="var(--od-us)"
-        strokeWidth="2"
-      />
-      {points.map(([px, py], i) => (
-        <circle key={i} cx={px} cy={py} r="2.6" fill="var(--od-us)" />
+      {steps.map(({ step, from, to, isMain }) => (
+        <path
+          key={step.id}
+          d={`M${x(from.column).toFixed(1)} ${y(from.height).toFixed(1)}L${x(to.column).toFixed(1)} ${y(to.height).toFixed(1)}`}
+          stroke="var(--od-us)"
+          strokeWidth={isMain ? 2 : 1.2}
+        />
+      ))}
+      {dots.map((p) => (
+        <circle key={p.column} cx={x(p.column)} cy={y(p.height)} r="2.6" fill="var(--od-us)" />
       ))}
     </svg>
   );

@@ -1,7 +1,12 @@
+import type { StepKind } from '@odograph/core';
+
 export const ROUTES_TEXT = {
   title: 'Routes',
   kept: 'Kept routes',
-  nothingKept: 'None yet. Find one below and keep it; then its steps can show another clip and carry cues and notes.',
+  nothingKept: 'None yet. Build one by hand out of any clips, or find one below and keep it.',
+  byHand: 'Build one by hand',
+  firstStep: 'First step',
+  fresh: 'A route without a name',
   find: 'Find a route',
   keep: 'Keep it',
   keepAs: 'Name',
@@ -9,6 +14,7 @@ export const ROUTES_TEXT = {
   cancel: 'Cancel',
   play: 'Play it',
   steps: (n: number): string => (n === 1 ? '1 step' : `${n} steps`),
+  branches: (n: number): string => (n === 1 ? '1 branch' : `${n} branches`),
   cues: (n: number): string => (n === 0 ? 'no cue yet' : n === 1 ? '1 cue' : `${n} cues`),
   all: 'All routes',
   vtt: 'Save cues as WebVTT',
@@ -32,9 +38,20 @@ export const ROUTES_TEXT = {
   changesBefore: (n: number): string => (n === 1 ? 'One grip changes before it.' : `${n} grips change before it.`),
 } as const;
 
+/** What a step shows that is no line of the map. */
+export const STEP_KIND_TEXT: Readonly<Record<StepKind, string>> = {
+  line: 'an entry',
+  place: 'a place to hold',
+  hold: 'a grip to win',
+  look: 'something to look at',
+  talk: 'something to say',
+  drill: 'a drill',
+};
+
 /** A step, as one speaks of it. */
 export const STEP_TEXT = {
   fromTo: (from: string, to: string) => `from ${from} to ${to}`,
+  mistake: 'Usual mistake:',
 } as const;
 
 export const KEPT_ROUTE_TEXT = {
@@ -71,6 +88,9 @@ export const ROUTE_FINDER_TEXT = {
 
 export const ROUTE_PLAYER_TEXT = {
   step: (nth: number, of: number) => `step ${nth} of ${of}`,
+  inBranch: 'in a branch',
+  ifThey: 'Branches from here',
+  branch: (on: string, step: string) => `${on} → ${step}`,
   changes: (n: number) => (n === 1 ? 'One grip changes before this step.' : `${n} grips change before this step.`),
   goOn: (action: string) => `Go on to ${action} →`,
   lookingForTheRoute: 'Looking for the route …',
@@ -85,6 +105,8 @@ export const ROUTE_PLAYER_TEXT = {
 
 export const ROUTE_PROFILE_TEXT = {
   profileOfTheRoute: 'Profile of the route; up is better',
+  step: (nth: number, name: string): string => `Step ${nth}: ${name}`,
+  inBranch: (name: string): string => `In a branch: ${name}`,
 } as const;
 
 export const ROUTE_SPARK_TEXT = {
@@ -117,4 +139,81 @@ export const CLOTH_TEXT = {
       : `${leaning} of the ${steps} steps of the best ${leaning === 1 ? 'leans' : 'lean'} on cloth, the first of them here:`,
   without: (n: number, worked: number): string =>
     n === 0 ? 'nobody has been seen to do it without' : `without cloth: ${worked} of ${n} worked`,
+} as const;
+
+export const ADD_STEP_TEXT = {
+  next: 'What comes next',
+  nextHint: 'an entry from here, or any clip',
+  line: (action: string, to: string): string => `${action} → ${to}`,
+  aClip: 'a clip',
+  orElse: 'Or',
+  called: 'What it’s called',
+  add: 'Add it',
+  cancel: 'Cancel',
+} as const;
+
+export const ADD_BRANCH_TEXT = {
+  title: 'A branch',
+  ifThey: 'If they',
+  reaction: 'What they do',
+  reactionHint: 'post, frame, turn in …',
+  choice: 'Or in words, then Enter',
+  then: (on: string): string => `If ${on}`,
+  straight: 'Or go straight to',
+  pickStep: 'a step of this route …',
+  cancel: 'Cancel',
+} as const;
+
+export const ROUTE_STEPS_TEXT = {
+  title: 'Steps',
+  hint: '↑ ↓ picks a step; with Alt it moves. A adds one after it, B a branch, D doubles it, M mirrors it, Delete takes it out.',
+  if: (on: string): string => `If ${on}:`,
+  onAt: 'then',
+  ends: 'it ends there',
+  goesOn: (step: string): string => `on at ${step}`,
+  cut: 'Cut the branch',
+  elsewhere: 'starts elsewhere',
+  planned: 'planned: nothing on film yet',
+  shown: 'shown, not seen to work yet',
+  add: 'Add a step',
+  addFirst: 'Add a step at the start',
+  addBranch: 'Branch off',
+  mirror: 'Mirror the route',
+  after: (step: string): string => `After ${step}`,
+  atStart: 'At the start',
+  round: 'That would lead round in a circle, so nothing was changed.',
+  only: 'A route keeps at least one step.',
+  inBranch: (name: string): string => `${name} (in a branch)`,
+  nth: (nth: number, name: string): string => `${nth}. ${name}`,
+} as const;
+
+export const STEP_PANEL_TEXT = {
+  title: 'Step in hand',
+  up: 'Move up',
+  down: 'Move down',
+  twice: 'Double it',
+  take: 'Take it out',
+  takeWith: (branches: number): string =>
+    branches === 1 ? 'Take it out, with its branch' : `Take it out, with its ${branches} branches`,
+  called: 'What it’s called',
+  required: 'has to be',
+  usual: 'usually',
+  habit: 'a habit',
+  cues: 'More cues',
+  weight: (cue: string): string => `How much hangs on “${cue}”`,
+  addCue: 'one more cue',
+  checks: 'Check where it begins',
+  addCheck: 'elbow inside, hips low …',
+  out: (text: string): string => `Take out: ${text}`,
+  mistake: 'Usual mistake',
+  mistakeHint: 'what goes wrong most',
+  question: 'Ask the room',
+  questionHint: 'a question before it’s shown',
+  note: 'For the teacher only',
+  noteHint: 'nobody else sees this',
+  otherClips: 'Other clips',
+  roles: { second: 'second best', slow: 'slow', failure: 'the failure to show', 'without cloth': 'without cloth' },
+  noClip: 'none',
+  mirror: 'Mirrored',
+  minutes: 'Minutes and seconds',
 } as const;

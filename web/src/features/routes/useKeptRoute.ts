@@ -1,9 +1,9 @@
-import { lineOfStep, type KeptRoute } from '@odograph/core';
+import type { KeptRoute } from '@odograph/core';
 import { useMemo } from 'react';
 import type { MapPicture } from '../../workers/map.protocol.js';
 import { useLibrary } from '../library/index.js';
 import { useMapPicture } from '../map/index.js';
-import { shownRoute, type ShownRoute } from './keptRoute.js';
+import { linesSaid, shownRoute, type ShownRoute } from './shownRoute.js';
 import { useGripChangesQuery } from './routes.api.js';
 
 export type Kept = {
@@ -17,7 +17,7 @@ export const useKeptRoute = (id: string | null | undefined): Kept => {
   const { routes } = useLibrary();
   const picture = useMapPicture();
   const route = routes.find((r) => r.id === id);
-  const lineIds = useMemo(() => route?.steps.map(lineOfStep) ?? [], [route]);
+  const lineIds = useMemo(() => (route ? linesSaid(route) : []), [route]);
   const { data: changes } = useGripChangesQuery(
     { lineIds, revision: picture?.revision ?? 0 },
     { skip: !picture || lineIds.length === 0 },

@@ -2,7 +2,7 @@ import { placeName } from '@odograph/core';
 import { useSearchParams } from 'react-router';
 import type { MapPicture } from '../../workers/map.protocol.js';
 import { useWords } from '../library/index.js';
-import type { ShownRoute } from './keptRoute.js';
+import { shownFound, type ShownRoute } from './shownRoute.js';
 import { useKeptRoute } from './useKeptRoute.js';
 import { goalName, useRoutes } from './useRoutes.js';
 
@@ -22,6 +22,7 @@ export const useRouteInHand = (): RouteInHand => {
   const keptId = search.get('kept');
   const kept = useKeptRoute(keptId);
   const { from, to, picture, routes } = useRoutes();
+  const found = from && to ? routes?.[Number(search.get('route') ?? 0)] : undefined;
   if (keptId !== null)
     return {
       route: kept.shown,
@@ -31,7 +32,7 @@ export const useRouteInHand = (): RouteInHand => {
       isLooking: kept.route !== undefined && !kept.shown,
     };
   return {
-    route: from && to ? routes?.[Number(search.get('route') ?? 0)] : undefined,
+    route: found && shownFound(found),
     name: from && to ? `${placeName(from, words)} to ${goalName(to, words)}` : '',
     back: `/routes?from=${encodeURIComponent(from ?? '')}&to=${encodeURIComponent(to ?? '')}`,
     picture,

@@ -24,9 +24,9 @@ import {
   useWords,
   type ClipView,
 } from '../library/index.js';
+import { clipSaid, useClipFinder } from '../finding/index.js';
 import { useTimeTable } from '../player/index.js';
 import { useEdit } from '../replica/index.js';
-import { clipSaid, useClipFinder } from './clipFinder.js';
 import { TODO_TEXT as T } from './todo.text.js';
 import { isFound, useFound } from './useFound.js';
 

@@ -106,6 +106,4 @@ export const TODO_TEXT = {
   told: 'may be told to students',
   private: 'among those who log',
   gone: 'a clip that’s gone',
-  from: (place: string): string => `from ${place}`,
-  clip: (said: string, title: string): string => `${said} (${title})`,
 } as const;

@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { placeName, type RouteStep, type WayOn } from '@odograph/core';
+import { BARE_STEP, placeName, type RouteStep, type WayOn } from '@odograph/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { v7 as newId } from 'uuid';
@@ -23,11 +23,11 @@ export const PutIntoRoute = ({ lines }: { readonly lines: readonly [WayOn, ...Wa
   const into = which ?? routes[0]?.id ?? NEW;
   if (!mayWrite) return null;
   const onPut = (): void => {
-    const steps = lines.map((line): RouteStep => ({ id: newId(), ...line, clipId: null, cue: '', note: '' }));
+    const steps = lines.map((line): RouteStep => ({ ...BARE_STEP, ...line, id: newId() }));
     const route = routes.find((r) => r.id === into);
     if (route) edit({ kind: 'route', id: route.id, changes: { steps: [...route.steps, ...steps] } });
     const id = route?.id ?? newId();
-    if (!route) edit({ kind: 'new route', route: { id, version: 0, name, steps } });
+    if (!route) edit({ kind: 'new route', route: { id, version: 0, name, steps, branches: [] } });
     setPut({ id, name: route?.name ?? name });
   };
   return (

@@ -2,7 +2,7 @@ import { RESULT_WORDS, placeName, stateId, type Words } from '@odograph/core';
 import { useCallback } from 'react';
 import type { Found } from '../../design/fields.js';
 import { useClipViews, useWords, type ClipView } from '../library/index.js';
-import { TODO_TEXT as T } from './todo.text.js';
+import { CLIP_FINDER_TEXT as T } from './finding.text.js';
 
 const SHOWN = 8;
 
@@ -10,7 +10,7 @@ const SHOWN = 8;
 export const clipSaid = ({ attempt, footage }: Pick<ClipView, 'attempt' | 'footage'>, words: Words): string =>
   T.clip(didSaid({ attempt }, words), footage.title);
 /** What was done in it, from where, and how it went. */
-export const didSaid = ({ attempt }: Pick<ClipView, 'attempt'>, words: Words): string => {
+const didSaid = ({ attempt }: Pick<ClipView, 'attempt'>, words: Words): string => {
   const { state, action, result } = attempt;
   const said = [
     ...(action === null ? [] : [words.name('action', action)]),

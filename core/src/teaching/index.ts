@@ -1,0 +1,32 @@
+export {
+  BARE_STEP,
+  CLIP_ROLES,
+  CUE_WEIGHTS,
+  STEP_KINDS,
+  isLineStep,
+  type BranchOn,
+  type ClipRole,
+  type Cue,
+  type CueWeight,
+  type KeptRoute,
+  type LineStep,
+  type RoleClip,
+  type RouteBranch,
+  type RouteShape,
+  type RouteStep,
+  type StepKind,
+} from './types.js';
+export { waysOf, columnsOf, onKey, routeFaults, stepsOf, type Way, type RouteFault } from './shape.js';
+export {
+  branchCut,
+  branchJoined,
+  branchOn,
+  branchPut,
+  goesWith,
+  mirrored,
+  stepStartsElsewhere,
+  stepMoved,
+  stepPut,
+  stepShifted,
+  stepTaken,
+} from './editRoute.js';
