@@ -22,22 +22,28 @@ const didSaid = ({ attempt }: Pick<ClipView, 'attempt'>, words: Words): string =
 /** All that is told of a clip, to find it by. */
 const allSaid = ({ said, footage }: ClipView): string => `${said.map((part) => part.text).join(' ')} ${footage.title}`;
 
+const wordsIn = (text: string): readonly string[] =>
+  text
+    .toLowerCase()
+    .split(/[^\p{L}\p{N}]+/u)
+    .filter(Boolean);
+/** Whether each word that is typed begins a word of a text. */
+export const beginsWords = (typed: string, text: string): boolean => {
+  const has = wordsIn(text);
+  return wordsIn(typed).every((word) => has.some((h) => h.startsWith(word)));
+};
+
 /** Finds clips by words of their sentences: each that is typed begins a word of it. */
 export const useClipFinder = (): ((typed: string) => readonly Found<string>[]) => {
   const views = useClipViews();
   const words = useWords();
   return useCallback(
     (typed) => {
-      const wanted = typed.toLowerCase().split(/\s+/).filter(Boolean);
       const found: Found<string>[] = [];
       for (const view of views) {
         if (found.length === SHOWN) break;
         const name = clipSaid(view, words);
-        const has = allSaid(view)
-          .toLowerCase()
-          .split(/[^\p{L}\p{N}]+/u);
-        if (wanted.every((word) => has.some((h) => h.startsWith(word))))
-          found.push({ value: view.clip.id, name, via: name });
+        if (beginsWords(typed, allSaid(view))) found.push({ value: view.clip.id, name, via: name });
       }
       return found;
     },

@@ -144,8 +144,31 @@ const StepStroke = ({
   );
 };
 
+/** Names of places stand above their dots; where one stands close above another in a column, that other one's below. */
+const NAME_ROOM = 44;
+const namesBelow = (dots: readonly ProfilePoint[], at: At): ReadonlySet<ProfilePoint> => {
+  const below = new Set<ProfilePoint>();
+  const lowestAbove = new Map<number, number>();
+  for (const dot of [...dots].filter((d) => d.place).sort((a, b) => at(a).y - at(b).y)) {
+    const above = lowestAbove.get(dot.column);
+    if (above !== undefined && at(dot).y - above < NAME_ROOM) below.add(dot);
+    lowestAbove.set(dot.column, at(dot).y);
+  }
+  return below;
+};
+
 /** A place on it, with its name. */
-const Dot = ({ id, x, y }: { readonly id: PlaceId; readonly x: number; readonly y: number }): React.JSX.Element => {
+const Dot = ({
+  id,
+  x,
+  y,
+  isBelow,
+}: {
+  readonly id: PlaceId;
+  readonly x: number;
+  readonly y: number;
+  readonly isBelow: boolean;
+}): React.JSX.Element => {
   const words = useWords();
   return (
     <g>
@@ -163,7 +186,7 @@ const Dot = ({ id, x, y }: { readonly id: PlaceId; readonly x: number; readonly 
         style={{ paintOrder: 'stroke' }}
       >
         {splitLabel(placeName(id, words)).map((text, k, all) => (
-          <tspan key={text} x={x + 9} y={y - 8 - (all.length - 1 - k) * 15}>
+          <tspan key={text} x={x + 9} y={isBelow ? y + 16 + k * 15 : y - 8 - (all.length - 1 - k) * 15}>
             {text}
           </tspan>
         ))}
@@ -185,6 +208,7 @@ export const RouteProfile = ({ route, picture, width, height, step, onStep }: Pr
   const at: At = (p) => ({ x: LEFT + (p.column / columns) * (width - LEFT - RIGHT), y: y(p.height) });
   // what several steps end at is named once
   const dots = new Map(points.map((p) => [`${p.column} ${p.place}`, p]));
+  const below = namesBelow([...dots.values()], at);
   let nth = 0;
   return (
     <svg
@@ -218,7 +242,7 @@ export const RouteProfile = ({ route, picture, width, height, step, onStep }: Pr
       {[...dots.values()].map((p) => {
         const { x, y: top } = at(p);
         return p.place ? (
-          <Dot key={`${p.column} ${p.place}`} id={p.place} x={x} y={top} />
+          <Dot key={`${p.column} ${p.place}`} id={p.place} x={x} y={top} isBelow={below.has(p)} />
         ) : (
           <circle key={`${p.column} ${p.height}`} cx={x} cy={top} r="3" fill="var(--od-inkSoft)" />
         );

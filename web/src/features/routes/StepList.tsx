@@ -1,7 +1,15 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { foldPlace, placeName, stepStartsElsewhere, stepsOf, type KeptRoute, type PlaceId } from '@odograph/core';
+import {
+  cautionsOf,
+  foldPlace,
+  placeName,
+  stepStartsElsewhere,
+  stepsOf,
+  type KeptRoute,
+  type PlaceId,
+} from '@odograph/core';
 import { Fragment, type KeyboardEvent, type ReactNode } from 'react';
-import { Action, Picked, evidenceText } from '../../design/index.js';
+import { Action, CautionNote, Picked, evidenceText } from '../../design/index.js';
 import { useClipViews, useWords } from '../library/index.js';
 import { Still } from '../player/index.js';
 import { clipOfShown } from './clipOfShown.js';
@@ -101,6 +109,18 @@ const StepRow = ({
   );
 };
 
+/** What can hurt in a step stands at the step. */
+const StepCaution = ({ step }: { readonly step: ShownStep }): React.JSX.Element => {
+  const words = useWords();
+  const to = endsAt(step);
+  const submission = to?.startsWith('won:') ? to.slice(4) : null;
+  return (
+    <Box paddingLeft="16px">
+      <CautionNote cautions={cautionsOf(words, { action: step.kept?.action ?? null, submission })} short />
+    </Box>
+  );
+};
+
 /** The steps of a route as they are taught: the main line, and under each step the branches that leave it. */
 export const StepList = (props: Props): React.JSX.Element => {
   const { route, shown, inHand, onPick, edits, under, onRefused } = props;
@@ -128,6 +148,7 @@ export const StepList = (props: Props): React.JSX.Element => {
             isInHand={id === inHand}
             onPick={() => onPick(id)}
           />
+          <StepCaution step={byId.get(id)!} />
           {under(id)}
           {route.branches
             .filter((b) => b.from === id)

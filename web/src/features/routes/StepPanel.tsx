@@ -1,12 +1,12 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { CLIP_ROLES, CUE_WEIGHTS, cautionsOf, type RouteStep } from '@odograph/core';
+import { CLIP_ROLES, CUE_WEIGHTS, type RouteStep } from '@odograph/core';
 import { useState } from 'react';
-import { Action, CautionNote, IntervalBand, Labelled, Picked, Ruled, Subheading, YesNo } from '../../design/index.js';
+import { Action, IntervalBand, Labelled, Picked, Ruled, Subheading, YesNo } from '../../design/index.js';
 import { useClipViews, useWords, type ClipView } from '../library/index.js';
 import { clipsBehind } from '../map/index.js';
 import { KeptText } from './KeptText.js';
 import { ROUTES_TEXT as T, STEP_PANEL_TEXT as P } from './routes.text.js';
-import { endsAt, stepName, type ShownStep } from './shownRoute.js';
+import { stepName, type ShownStep } from './shownRoute.js';
 
 type Props = {
   readonly step: ShownStep;
@@ -186,8 +186,6 @@ const StepChecks = ({ step, onChange }: Props): React.JSX.Element => {
 export const StepPanel = ({ step, onChange }: Props): React.JSX.Element => {
   const words = useWords();
   const kept = step.kept!;
-  const to = endsAt(step);
-  const submission = to?.startsWith('won:') ? to.slice(4) : null;
   const textOf = (field: 'mistake' | 'question' | 'note', label: string, placeholder: string): React.JSX.Element => (
     <KeptText
       label={label}
@@ -202,9 +200,6 @@ export const StepPanel = ({ step, onChange }: Props): React.JSX.Element => {
       <Subheading fontSize="23px">{stepName(step, words)}</Subheading>
       {step.gripChanges > 0 && <Box fontSize="14px">{T.changesBefore(step.gripChanges)}</Box>}
       {step.line && <IntervalBand interval={step.line.interval} width={140} />}
-      <Box marginBlock="2">
-        <CautionNote cautions={cautionsOf(words, { action: kept.action, submission })} short />
-      </Box>
       {kept.kind !== 'line' && (
         <KeptText
           label={P.called}

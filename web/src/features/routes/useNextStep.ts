@@ -4,7 +4,7 @@ import { v7 as newId } from 'uuid';
 import type { Found } from '../../design/fields.js';
 import { evidenceText } from '../../design/index.js';
 import type { MapLine } from '../../workers/map.protocol.js';
-import { useClipFinder } from '../finding/index.js';
+import { beginsWords, useClipFinder } from '../finding/index.js';
 import { useClipViews, useWords, type ClipView } from '../library/index.js';
 import { useMapPicture } from '../map/index.js';
 import { ADD_STEP_TEXT as T } from './routes.text.js';
@@ -12,15 +12,6 @@ import { stepOfLine } from './shownRoute.js';
 
 /** So many lines of the map are offered before anything is typed. */
 const LINES_OFFERED = 5;
-
-const isAsTyped = (text: string, typed: string): boolean => {
-  const has = text.toLowerCase().split(/[^\p{L}\p{N}]+/u);
-  return typed
-    .toLowerCase()
-    .split(/\s+/)
-    .filter(Boolean)
-    .every((word) => has.some((h) => h.startsWith(word)));
-};
 
 /** A clip as a step: the line that its attempt says; where that is not all told, something to look at. */
 export const stepOfClip = (
@@ -52,7 +43,7 @@ export const useNextStep = (from: PlaceId | undefined): ((typed: string) => read
     (typed) => {
       const onMap = lines.flatMap((line): Found<() => RouteStep>[] => {
         const name = T.line(words.name('action', line.action), placeName(line.to, words));
-        return isAsTyped(name, typed)
+        return beginsWords(typed, name)
           ? [{ value: () => stepOfLine(line), name, via: name, more: evidenceText(line) }]
           : [];
       });
