@@ -1,3 +1,4 @@
+import { AxeBuilder } from '@axe-core/playwright';
 import { expect, libraryOf, saved, signIn, test } from './support/test.js';
 
 test.use({ product: 'detail' });
@@ -71,6 +72,8 @@ test('a route built by hand out of clips and lines, with a branch that joins aga
     cues: [{ text: 'Hips heavy', weight: 'usual' }],
   });
 
+  expect((await new AxeBuilder({ page }).analyze()).violations.map((v) => v.id)).toEqual([]);
+
   // played by keys: the branch by its number, and on from where it joins
   await page.getByRole('link', { name: 'Play it' }).click();
   await expect(page.getByTestId('step')).toHaveText('step 1 of 3');
@@ -83,4 +86,80 @@ test('a route built by hand out of clips and lines, with a branch that joins aga
   await expect(page.getByTestId('step')).toHaveText('in a branch');
   await page.keyboard.press('ArrowLeft');
   await expect(page.getByTestId('step')).toHaveText('step 1 of 3');
+});
+
+test('a route on the wall should say cue after cue, drill by its clock with a bell, take a branch by a key, and be read from across the mat', async ({
+  page,
+  running,
+}) => {
+  // when the bell is to ring, by the sound card's clock, in seconds
+  await page.addInitScript(() => {
+    const rung: number[] = [];
+    Object.assign(window, { rung });
+    const { start } = OscillatorNode.prototype;
+    OscillatorNode.prototype.start = function (this: OscillatorNode, at?: number): void {
+      if (this.frequency.value === 880) rung.push(at ?? 0);
+      start.call(this, at);
+    };
+  });
+  await signIn(page, running.url);
+  const id = (n: number): string => `0190aaaa-0000-7000-8000-00000000000${n}`;
+  const drill = { form: 'whole', resistance: 'none', kinds: 1, isBothSides: false, seconds: 30, reps: null, change: 5 };
+  const line = { from: 'mount/top', action: 'armlock', to: 'won:straight-armlock' };
+  const steps = [
+    { ...line, id: id(1), cue: 'Hips close', cues: [{ text: 'Knees tight', weight: 'usual' }], drill },
+    { id: id(2), kind: 'talk', title: 'What if they stack', cue: 'Look where they look' },
+    { id: id(3), kind: 'look', title: 'The elbow', branch: id(4), cue: 'Turn with them' },
+  ];
+  const branches = [{ id: id(4), from: id(1), on: { kind: 'choice', text: 'they turn in' }, joins: id(2) }];
+  const route = { editId: id(5), id: id(6), name: 'On the wall', steps, branches };
+  const origin = { origin: running.url };
+  expect((await page.request.post(`${running.url}/api/routes`, { data: route, headers: origin })).status()).toBe(200);
+
+  await page.goto(`${running.url}/routes/${id(6)}`);
+  await page.getByRole('link', { name: 'On the wall' }).click();
+  const cue = page.getByTestId('wall-cue');
+  await expect(cue).toHaveText('Hips close');
+  // nothing on it is too small for the back of the room, nor faint
+  const small = await page.evaluate(() => {
+    const walk = document.createTreeWalker(document.querySelector('[data-testid=wall]')!, NodeFilter.SHOW_TEXT);
+    const found: string[] = [];
+    for (let node = walk.nextNode(); node; node = walk.nextNode())
+      if (node.textContent?.trim() && parseFloat(getComputedStyle(node.parentElement!).fontSize) < 28)
+        found.push(node.textContent);
+    return found;
+  });
+  expect(small).toEqual([]);
+  const sizeOf = (testId: string): Promise<number> =>
+    page.getByTestId(testId).evaluate((e) => parseFloat(getComputedStyle(e).fontSize));
+  expect(await sizeOf('wall-cue')).toBeGreaterThanOrEqual(56);
+  expect((await new AxeBuilder({ page }).analyze()).violations.map((v) => v.id)).toEqual([]);
+  await expect(page.getByRole('note').first()).toBeVisible();
+
+  await page.keyboard.press('ArrowRight');
+  await expect(cue).toHaveText('Knees tight');
+  // a reload changes nothing
+  await page.reload();
+  await expect(cue).toHaveText('Knees tight');
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByTestId('wall-turn')).toHaveText('A on B');
+  expect(await sizeOf('wall-timer')).toBeGreaterThanOrEqual(160);
+  await expect(page.getByRole('note').first()).toBeVisible();
+  await page.keyboard.press('Space');
+  await expect(page.getByTestId('wall-timer')).toHaveText('29');
+  const rung = await page.evaluate(() => (window as unknown as { rung: number[] }).rung);
+  // to the millisecond after the first
+  expect(rung.map((s) => Math.round((s - rung[0]!) * 1000) / 1000)).toEqual([0, 30, 35, 65]);
+
+  // back to the cue, and the branch by its number; it joins the main line
+  await page.keyboard.press('ArrowLeft');
+  await page.keyboard.press('1');
+  await expect(cue).toHaveText('Turn with them');
+  await page.keyboard.press('ArrowRight');
+  await expect(cue).toHaveText('Look where they look');
+  await page.keyboard.press('b');
+  await expect(page.getByTestId('wall-black')).toBeVisible();
+  await page.keyboard.press('b');
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByRole('status')).toContainText('That was the whole route.');
 });

@@ -2,9 +2,12 @@ import {
   BARE_STEP,
   CLIP_ROLES,
   CUE_WEIGHTS,
+  DRILL_FORMS,
+  RESISTANCES,
   STEP_KINDS,
   type BranchOn,
   type Cue,
+  type Drill,
   type KeptRoute,
   type RoleClip,
   type RouteBranch,
@@ -38,6 +41,15 @@ const CHECKS_LIMIT = 8;
 /** Longest time that is set for one step: an hour, in seconds. */
 const STEP_SECONDS_LIMIT = 3600;
 
+const DRILL = object<Drill>({
+  form: choice(...DRILL_FORMS),
+  resistance: choice(...RESISTANCES),
+  kinds: whole(1, 6),
+  isBothSides: FLAG,
+  seconds: whole(10, 600),
+  reps: orNull(whole(1, 50)),
+  change: whole(0, 60),
+});
 const STEP = object<RouteStep>({
   id: ID,
   kind: bare(choice(...STEP_KINDS), BARE_STEP.kind),
@@ -57,6 +69,7 @@ const STEP = object<RouteStep>({
   checks: bare(list(name(CUE_LIMIT), { most: CHECKS_LIMIT, once: true }), BARE_STEP.checks),
   question: bare(text(CUE_LIMIT), BARE_STEP.question),
   note: bare(text(STEP_NOTE_LIMIT), BARE_STEP.note),
+  drill: bare(orNull(DRILL), BARE_STEP.drill),
   seconds: bare(orNull(whole(0, STEP_SECONDS_LIMIT)), BARE_STEP.seconds),
   isMirrored: bare(FLAG, BARE_STEP.isMirrored),
 });

@@ -30,3 +30,19 @@ export {
   stepShifted,
   stepTaken,
 } from './editRoute.js';
+export {
+  DRILL_FORMS,
+  NEW_DRILL,
+  RESISTANCES,
+  drillSeconds,
+  groupsOf,
+  pairTurns,
+  threeTurns,
+  turnSeconds,
+  type Drill,
+  type DrillForm,
+  type Resistance,
+  type Turn,
+  type Turns,
+} from './drill.js';
+export { PACE, stepMinutes, type Pace, type StepMinutes, type StepTimes } from './minutes.js';

@@ -1,3 +1,5 @@
+import type { Drill } from './drill.js';
+
 /** What a step of a route shows: a line of the map, a place to hold, a grip to win, something to look at, something to say, a drill. */
 export const STEP_KINDS = ['line', 'place', 'hold', 'look', 'talk', 'drill'] as const;
 export type StepKind = (typeof STEP_KINDS)[number];
@@ -32,6 +34,7 @@ export type RouteStep = {
   /** What has to be so where it begins, each in a few words. */ readonly checks: readonly string[];
   readonly question: string;
   readonly note: string;
+  readonly drill: Drill | null;
   /** Minutes set by hand, in seconds; null = as they are worked out. */ readonly seconds: number | null;
   readonly isMirrored: boolean;
 };
@@ -70,5 +73,15 @@ export const isLineStep = (step: RouteStep): step is LineStep =>
 /** What nobody said of a step. */
 export const BARE_STEP = {
   ...{ kind: 'line', branch: null, from: null, action: null, to: null, title: '', clipId: null, clips: [] },
-  ...{ cue: '', cues: [], mistake: '', checks: [], question: '', note: '', seconds: null, isMirrored: false },
+  ...{
+    cue: '',
+    cues: [],
+    mistake: '',
+    checks: [],
+    question: '',
+    note: '',
+    drill: null,
+    seconds: null,
+    isMirrored: false,
+  },
 } as const satisfies Omit<RouteStep, 'id'>;

@@ -11,7 +11,9 @@ import { FRAME_TEXT } from './app.text.js';
 /** The screens in the order of the work. */
 const SCREENS = ['/footage', '/break-down', '/clips', '/map', '/routes'] as const;
 
-const DARK = ['/break-down', '/routes/play', '/follow'];
+const DARK = ['/break-down', '/routes/play', '/follow', '/wall'];
+/** Here nothing but the screen itself is seen. */
+const ALONE = ['/wall'];
 
 const Bar = (): React.JSX.Element => {
   const mayWrite = useMayWrite();
@@ -122,7 +124,7 @@ export const Frame = (): React.JSX.Element => {
   return (
     <SignedIn>
       <Flex direction="column" height="100%" background="ground" color="ink">
-        <Bar />
+        {!ALONE.some((start) => pathname.startsWith(start)) && <Bar />}
         <Refusal />
         <Flex as="main" direction="column" flex="1" minHeight="0" overflow="auto">
           <Suspense>

@@ -25,6 +25,7 @@ export const FRAME_TEXT = {
     '/principles': 'Principles',
     '/to-do': 'To do',
     '/follow': 'Follow',
+    '/wall': 'The wall',
     '/academy': 'Academy',
   },
   otherRole: 'A head has given you another role in this academy. What you may see and do here goes by it from now on.',

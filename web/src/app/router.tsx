@@ -67,6 +67,10 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('../features/routes/index.js')).KeptRoute }),
       },
       {
+        path: '/wall/:routeId',
+        lazy: async () => ({ Component: (await import('../features/wall/index.js')).WallScreen }),
+      },
+      {
         path: '/routes/play',
         lazy: async () => ({ Component: (await import('../features/routes/index.js')).RoutePlayer }),
       },

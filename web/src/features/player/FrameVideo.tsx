@@ -42,6 +42,7 @@ export const FrameVideo = ({
   clock,
   caption,
   isMirrored = false,
+  isQuiet = false,
   part,
   children,
 }: {
@@ -55,6 +56,8 @@ export const FrameVideo = ({
   readonly caption?: (frame: number) => string;
   /** Turned over, left for right. */
   readonly isMirrored?: boolean;
+  /** Nothing is written on it. */
+  readonly isQuiet?: boolean;
   /** Only this part of it is shown. */
   readonly part?: Part | undefined;
   /** What lies on the picture. */
@@ -134,7 +137,7 @@ export const FrameVideo = ({
           {FRAME_VIDEO_TEXT.readyUpToThe(timecode(table, readyFrames - 1))}
         </Box>
       )}
-      {table && (
+      {table && !isQuiet && (
         <Mono
           position="absolute"
           right="0"

@@ -12,6 +12,7 @@ import { ROUTES_TEXT as T, ROUTE_STEPS_TEXT as S, STEP_PANEL_TEXT as P } from '.
 import { useRouteEdits, type RouteEdits } from './routeEdits.js';
 import { beginsAt, endsAt, stepName, type ShownRoute, type ShownStep } from './shownRoute.js';
 import { StepList } from './StepList.js';
+import { minutesOf } from './stepTimes.js';
 import { StepPanel } from './StepPanel.js';
 import { useKeptRoute } from './useKeptRoute.js';
 
@@ -75,6 +76,7 @@ const Editor = ({
   const main = stepsOf(route, null);
   const step = shown.steps.find((s) => s.id === picked) ?? shown.steps.find((s) => s.id === main[0]?.id);
   const met = useMemo(() => metIn(step, views), [step, views]);
+  const minutes = useMemo(() => minutesOf(shown, views, words), [shown, views, words]);
   const nameOf = (id: string): string =>
     stepName(
       shown.steps.find((s) => s.id === id)!,
@@ -159,11 +161,19 @@ const Editor = ({
           {edits && adding?.what === 'step' && adding.at === null && (
             <AddStep label={S.atStart} from={undefined} onAdd={added(null)} onCancel={() => setAdding(undefined)} />
           )}
-          <StepList {...{ route, shown, edits, under, onPick: pick, onRefused: setRefused }} inHand={step?.id} />
+          <StepList
+            {...{ route, shown, minutes, edits, under, onPick: pick, onRefused: setRefused }}
+            inHand={step?.id}
+          />
         </Box>
         {edits && step && (
           <Box width={{ base: '100%', lg: '400px' }} flexShrink="0" position="sticky" top="4">
-            <StepPanel key={step.id} step={step} onChange={(change) => edits.change(step.id, change)} />
+            <StepPanel
+              key={step.id}
+              step={step}
+              minutes={minutes.get(step.id)}
+              onChange={(change) => edits.change(step.id, change)}
+            />
           </Box>
         )}
       </Flex>
@@ -189,7 +199,7 @@ export const KeptRoute = (): React.JSX.Element => {
     );
   return (
     <Box paddingInline={{ base: '4', md: '8' }} paddingBlock="5" maxWidth="1280px" width="100%">
-      <RouteHead route={route} edits={mayWrite ? edits : undefined} />
+      <RouteHead route={route} shown={shown} edits={mayWrite ? edits : undefined} />
       <Box ref={ref} marginTop="3">
         {shown && picture ? (
           <RouteProfile route={shown} picture={picture} width={size.width} height={route.branches.length ? 230 : 190} />

@@ -1,12 +1,12 @@
 import { Box, Flex } from '@chakra-ui/react';
 import {
-  cautionsOf,
   foldPlace,
   placeName,
   stepStartsElsewhere,
   stepsOf,
   type KeptRoute,
   type PlaceId,
+  type StepMinutes,
 } from '@odograph/core';
 import { Fragment, type KeyboardEvent, type ReactNode } from 'react';
 import { Action, CautionNote, Picked, evidenceText } from '../../design/index.js';
@@ -17,10 +17,12 @@ import { ROUTE_STEPS_TEXT as T, STEP_TEXT } from './routes.text.js';
 import type { RouteEdits } from './routeEdits.js';
 import { sayOn } from './sayOn.js';
 import { beginsAt, endsAt, stepName, type ShownRoute, type ShownStep } from './shownRoute.js';
+import { cautionsIn, clockText } from './stepTimes.js';
 
 type Props = {
   readonly route: KeptRoute;
   readonly shown: ShownRoute;
+  /** What each step takes, by its id. */ readonly minutes: ReadonlyMap<string, Pick<StepMinutes, 'whole'>>;
   readonly inHand: string | undefined;
   readonly onPick: (stepId: string) => void;
   /** Undefined for whoever only reads. */ readonly edits: RouteEdits | undefined;
@@ -39,12 +41,14 @@ const StepRow = ({
   step,
   nth,
   route,
+  seconds,
   isInHand,
   onPick,
 }: {
   readonly step: ShownStep;
   readonly nth: number | undefined;
   readonly route: KeptRoute;
+  readonly seconds: number | undefined;
   readonly isInHand: boolean;
   readonly onPick: () => void;
 }): React.JSX.Element => {
@@ -103,6 +107,11 @@ const StepRow = ({
               </Box>
             )}
           </Box>
+          {seconds !== undefined && (
+            <Box color="inkSoft" fontSize="15px" fontVariantNumeric="tabular-nums">
+              {clockText(seconds)}
+            </Box>
+          )}
         </Flex>
       </button>
     </Box>
@@ -112,18 +121,16 @@ const StepRow = ({
 /** What can hurt in a step stands at the step. */
 const StepCaution = ({ step }: { readonly step: ShownStep }): React.JSX.Element => {
   const words = useWords();
-  const to = endsAt(step);
-  const submission = to?.startsWith('won:') ? to.slice(4) : null;
   return (
     <Box paddingLeft="16px">
-      <CautionNote cautions={cautionsOf(words, { action: step.kept?.action ?? null, submission })} short />
+      <CautionNote cautions={cautionsIn(step, words)} short />
     </Box>
   );
 };
 
 /** The steps of a route as they are taught: the main line, and under each step the branches that leave it. */
 export const StepList = (props: Props): React.JSX.Element => {
-  const { route, shown, inHand, onPick, edits, under, onRefused } = props;
+  const { route, shown, minutes, inHand, onPick, edits, under, onRefused } = props;
   const words = useWords();
   const byId = new Map(shown.steps.map((s) => [s.id, s]));
   const main = stepsOf(route, null);
@@ -145,6 +152,7 @@ export const StepList = (props: Props): React.JSX.Element => {
             step={byId.get(id)!}
             nth={nthOf(id)}
             route={route}
+            seconds={minutes.get(id)?.whole}
             isInHand={id === inHand}
             onPick={() => onPick(id)}
           />

@@ -1,13 +1,18 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { CLIP_ROLES, CUE_WEIGHTS, type RouteStep } from '@odograph/core';
+import { CLIP_ROLES, CUE_WEIGHTS, type RouteStep, type StepMinutes } from '@odograph/core';
 import { useState } from 'react';
 import { Action, IntervalBand, Labelled, Picked, Ruled, Subheading, YesNo } from '../../design/index.js';
 import { useClipViews, useWords, type ClipView } from '../library/index.js';
 import { clipsBehind } from '../map/index.js';
+import { clipOfShown } from './clipOfShown.js';
+import { DrillFields } from './DrillFields.js';
 import { KeptText } from './KeptText.js';
 import { ROUTES_TEXT as T, STEP_PANEL_TEXT as P } from './routes.text.js';
 import { stepName, type ShownStep } from './shownRoute.js';
+import { StepTime } from './StepTime.js';
+import { clipSeconds } from './stepTimes.js';
 
+type Minutes = StepMinutes & { readonly isByHand: boolean };
 type Props = {
   readonly step: ShownStep;
   readonly onChange: (change: Partial<RouteStep>) => void;
@@ -183,8 +188,13 @@ const StepChecks = ({ step, onChange }: Props): React.JSX.Element => {
 };
 
 /** All that is said to the step in hand. */
-export const StepPanel = ({ step, onChange }: Props): React.JSX.Element => {
+export const StepPanel = ({
+  step,
+  minutes,
+  onChange,
+}: Props & { readonly minutes: Minutes | undefined }): React.JSX.Element => {
   const words = useWords();
+  const clip = clipOfShown(step, useClipViews());
   const kept = step.kept!;
   const textOf = (field: 'mistake' | 'question' | 'note', label: string, placeholder: string): React.JSX.Element => (
     <KeptText
@@ -215,6 +225,8 @@ export const StepPanel = ({ step, onChange }: Props): React.JSX.Element => {
       {textOf('mistake', P.mistake, P.mistakeHint)}
       {textOf('question', P.question, P.questionHint)}
       {textOf('note', P.note, P.noteHint)}
+      {minutes && <StepTime minutes={minutes} onChange={(seconds) => onChange({ seconds })} />}
+      <DrillFields drill={kept.drill} clipS={clip && clipSeconds(clip)} onChange={(drill) => onChange({ drill })} />
       <Box marginTop="3">
         <YesNo
           label={P.mirror}

@@ -13,6 +13,7 @@ export const ROUTES_TEXT = {
   keeping: 'Keep the route',
   cancel: 'Cancel',
   play: 'Play it',
+  wall: 'On the wall',
   steps: (n: number): string => (n === 1 ? '1 step' : `${n} steps`),
   branches: (n: number): string => (n === 1 ? '1 branch' : `${n} branches`),
   cues: (n: number): string => (n === 0 ? 'no cue yet' : n === 1 ? '1 cue' : `${n} cues`),
@@ -215,5 +216,54 @@ export const STEP_PANEL_TEXT = {
   roles: { second: 'second best', slow: 'slow', failure: 'the failure to show', 'without cloth': 'without cloth' },
   noClip: 'none',
   mirror: 'Mirrored',
-  minutes: 'Minutes and seconds',
+} as const;
+
+export const DRILL_TEXT = {
+  title: 'Drill',
+  add: 'Add a drill',
+  remove: 'Take the drill out',
+  form: 'How',
+  forms: {
+    'first half': 'first half, let go',
+    whole: 'all of it',
+    called: 'the coach calls what they do',
+    'one of two': 'one of two',
+    'reach and let go': 'reach and let go',
+    live: 'live from there',
+  },
+  resistance: 'Resistance',
+  resistances: { none: 'none', light: 'light', 'timed right': 'timed right', full: 'full' },
+  sides: 'Sides',
+  both: 'both',
+  one: 'one',
+  kinds: 'Ways',
+  seconds: 'Seconds a turn',
+  reps: 'Or repetitions',
+  byReps: (seconds: number): string => `${seconds} s a turn, by the clip’s length`,
+  change: 'To change',
+  people: 'People',
+  groups: (pairs: number, threes: number, alone: number): string => {
+    if (alone) return 'One alone has nobody to work with.';
+    const all = [
+      ...(pairs ? [pairs === 1 ? 'one pair' : `${pairs} pairs`] : []),
+      ...(threes ? ['a group of three'] : []),
+    ];
+    return all.length ? all.join(' and ') : 'nobody';
+  },
+  pairs: (n: number): string => (n === 1 ? 'The pair' : 'Each pair'),
+  three: (kinds: number, all: number): string =>
+    kinds < all ? `The group of three, which does ${kinds} of the ${all} ways` : 'The group of three',
+  columns: ['at', 'way', 'side', 'who'],
+  side: (side: 1 | 2): string => (side === 1 ? 'first' : 'other'),
+  works: (who: string, on: string): string => `${who} on ${on}`,
+  each: (seconds: number, rest: number): string => `${seconds} s each${rest ? `, ${rest} s rest at the end` : ''}`,
+} as const;
+
+export const STEP_TIME_TEXT = {
+  minutes: 'Minutes',
+  made: (showing: string, explaining: string, drill: string): string =>
+    `showing ${showing}, explaining ${explaining}, drill ${drill}`,
+  byHand: 'set by hand',
+  workedOut: (clock: string): string => `Back to what’s worked out: ${clock}`,
+  whole: (clock: string): string => `${clock} min`,
 } as const;

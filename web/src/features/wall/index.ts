@@ -1,0 +1,1 @@
+export { WallScreen } from './WallScreen.js';
