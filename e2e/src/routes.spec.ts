@@ -163,3 +163,49 @@ test('a route on the wall should say cue after cue, drill by its clock with a be
   await page.keyboard.press('ArrowRight');
   await expect(page.getByRole('status')).toContainText('That was the whole route.');
 });
+
+test('a step held back from beginners should be struck through and nowhere on the wall under one policy, reach and let go under the other', async ({
+  page,
+  running,
+}) => {
+  await signIn(page, running.url);
+  const id = (n: number): string => `0190aaaa-0000-7000-8000-00000000001${n}`;
+  const lock = { from: 'eighty-twenty/attacker', action: 'leg-lock', to: 'won:leg-lock' };
+  const steps = [
+    { id: id(1), kind: 'talk', title: 'Whose knee is inside', cue: 'Knee line first' },
+    { id: id(2), kind: 'line', ...lock, cue: 'Hold, then let go' },
+  ];
+  const route = { editId: id(3), id: id(4), name: 'Into the legs', steps, branches: [] };
+  const answer = await page.request.post(`${running.url}/api/routes`, { data: route, headers: { origin: running.url } });
+  expect([answer.status(), answer.ok() ? '' : await answer.text()]).toEqual([200, '']);
+  await page.goto(`${running.url}/routes/${id(4)}`);
+  await page.getByLabel('Level').selectOption('beginner');
+  await page.getByLabel('Age').selectOption('adult');
+  const form = page.getByTestId('form');
+  await expect(form).toHaveText('not taught to them: the academy’s policy');
+  await saved(page).waitFor();
+  const cue = page.getByTestId('wall-cue');
+  await page.goto(`${running.url}/wall/${id(4)}`);
+  await expect(cue).toHaveText('Knee line first');
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByRole('status')).toContainText('That was the whole route.');
+
+  await page.goto(`${running.url}/academy/policy`);
+  await page.getByText('early, controlled', { exact: true }).click();
+  await expect(page.getByLabel('twisting lock, beginner')).toHaveValue('reach and let go');
+  await saved(page).waitFor();
+  await page.goto(`${running.url}/routes/${id(4)}`);
+  await expect(form).toContainText('reach and let go');
+  await page.goto(`${running.url}/wall/${id(4)}`);
+  await expect(cue).toHaveText('Knee line first');
+  await page.keyboard.press('ArrowRight');
+  await expect(cue).toHaveText('Hold, then let go');
+  await expect(page.getByTestId('wall-form')).toHaveText('reach and let go');
+
+  // the academy's own word goes before the school's
+  await page.goto(`${running.url}/academy/policy`);
+  await page.getByLabel('twisting lock, beginner').selectOption('not at all');
+  await saved(page).waitFor();
+  await page.goto(`${running.url}/routes/${id(4)}`);
+  await expect(form).toContainText('not taught to them');
+});

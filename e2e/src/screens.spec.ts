@@ -92,6 +92,7 @@ const BESIDE_IT: Screens = [
   ['to do', '/to-do', '[data-testid=todo]'],
   ['people', '/academy/people', '[data-member]'],
   ['words', '/academy/words', '[data-word]'],
+  ['policy', '/academy/policy', 'text=twisting lock'],
   ['the bin', '/academy/bin', 'text=stay here for 30 days'],
   ['the disk', '/academy/disk', '[data-file]'],
   ['letters', '/academy/letters', 'text=in place of a mailbox'],

@@ -92,7 +92,13 @@ const measured = async (url) => {
       );
       const rest = { lines: await lines(), ...(await page.evaluate(moved, 2000)) };
       const { completeMs, slidMs } = await page.evaluate(slid);
-      runs.push({ said, rest, completeMs, slidMs, full: { lines: await lines(), ...(await page.evaluate(moved, 2000)) } });
+      runs.push({
+        said,
+        rest,
+        completeMs,
+        slidMs,
+        full: { lines: await lines(), ...(await page.evaluate(moved, 2000)) },
+      });
       await page.close();
     }
     return runs;

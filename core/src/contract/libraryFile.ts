@@ -62,5 +62,6 @@ export const libraryFile = Joi.object<Library>({
   todos: Joi.array().default([]),
   drawings: Joi.array().default([]),
   plans: Joi.array().default([]),
+  policies: Joi.array().default([]),
   collections: Joi.array().default([]),
 }).unknown();

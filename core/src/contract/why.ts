@@ -4,6 +4,7 @@ import type { Drawing } from '../drawings/index.js';
 import type { Plan } from '../plans/index.js';
 import type { Principle } from '../principles/index.js';
 import { KEPT } from '../rows/index.js';
+import type { AcademyPolicy } from '../teaching/index.js';
 import type { Todo } from '../todos/index.js';
 import { editId, id } from './fields.js';
 import { editOf, newOf, saidOf, schemaOf, type EditOf, type SentFields } from './schemas.js';
@@ -53,3 +54,9 @@ export type NewCollection = New & CollectionFields;
 export const newCollection = Joi.object<NewCollection>({ ...made(), ...newOf(KEPT.collection) });
 export type CollectionEdit = EditOf<Partial<CollectionFields>>;
 export const collectionEdit = editOf<Partial<CollectionFields>>(saidOf(KEPT.collection));
+
+export type PolicyFields = SentFields<AcademyPolicy, typeof KEPT.policy>;
+export type NewPolicy = New & PolicyFields;
+export const newPolicy = Joi.object<NewPolicy>({ ...made(), ...newOf(KEPT.policy) });
+export type PolicyEdit = EditOf<Partial<PolicyFields>>;
+export const policyEdit = editOf<Partial<PolicyFields>>(saidOf(KEPT.policy));

@@ -5,7 +5,7 @@ import type { Moment } from '../moments/index.js';
 import type { Person } from '../people/index.js';
 import type { Plan } from '../plans/index.js';
 import type { Principle } from '../principles/index.js';
-import type { KeptRoute } from '../teaching/index.js';
+import type { AcademyPolicy, KeptRoute } from '../teaching/index.js';
 import type { Todo } from '../todos/index.js';
 import type { AliasLines, AngleFields, AthleteRef, Binned, FootageFields, PersonFields } from '../contract/index.js';
 import type { WordChange } from '../vocabulary/index.js';
@@ -17,8 +17,9 @@ export type PrincipleChanges = Partial<Omit<Principle, 'id' | 'version'>>;
 export type TodoChanges = Partial<Omit<Todo, 'id' | 'version' | 'kind' | 'opened'>>;
 export type DrawingChanges = Partial<Omit<Drawing, 'id' | 'version' | 'footageId' | 'angleId'>>;
 export type CollectionChanges = Partial<Omit<Collection, 'id' | 'version'>>;
+export type PolicyChanges = Partial<Omit<AcademyPolicy, 'id' | 'version'>>;
 export type PlanChanges = Partial<Pick<Plan, 'name'>>;
-export type RouteChanges = Partial<Pick<KeptRoute, 'name' | 'steps' | 'branches'>>;
+export type RouteChanges = Partial<Pick<KeptRoute, 'name' | 'steps' | 'branches' | 'forLevel' | 'forAge'>>;
 /** A person who is not there yet is made with the name given. */
 export type FootageChanges = Partial<FootageFields> & {
   readonly athleteA?: AthleteRef;
@@ -47,6 +48,7 @@ export type Doing =
   | { readonly kind: 'new todo'; readonly todo: Todo }
   | { readonly kind: 'new drawing'; readonly drawing: Drawing }
   | { readonly kind: 'new collection'; readonly collection: Collection }
+  | { readonly kind: 'new policy'; readonly policy: AcademyPolicy }
   | { readonly kind: 'new plan'; readonly plan: Plan }
   | FieldEdit<'attempt', AttemptChanges>
   | FieldEdit<'clip', ClipChanges>
@@ -59,6 +61,7 @@ export type Doing =
   | FieldEdit<'todo', TodoChanges>
   | FieldEdit<'drawing', DrawingChanges>
   | FieldEdit<'plan', PlanChanges>
+  | FieldEdit<'policy', PolicyChanges>
   | FieldEdit<'collection', CollectionChanges>
   /** What is said of a word, whole. */
   | { readonly kind: 'word'; readonly change: WordChange }

@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { BARE_ROUTE } from '../teaching/index.js';
 import type { Attempt, Clip } from '../attempts/index.js';
 import type { Person } from '../people/index.js';
 import { BARE_CLIP, BARE_FOOTAGE, draftAttempt } from '../rows/index.js';
@@ -22,7 +23,7 @@ const person = (id: string): Person => ({
 });
 const library: Library = {
   ...{ format: 'odograph-library', formatVersion: 1, academy: { id: 'academy', name: 'A room', timeZone: 'UTC' } },
-  ...{ ...NO_ROWS, wordChanges: [], routes: [{ id: 'r', version: 1, name: 'r', steps: [], branches: [] }] },
+  ...{ ...NO_ROWS, wordChanges: [], routes: [{ id: 'r', version: 1, name: 'r', steps: [], ...BARE_ROUTE }] },
   persons: [person('orla'), person('sten')],
   footage: [
     {

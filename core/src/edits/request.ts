@@ -49,6 +49,7 @@ type Making = Extract<
       | 'new todo'
       | 'new drawing'
       | 'new plan'
+      | 'new policy'
       | 'new collection';
   }
 >;
@@ -73,6 +74,8 @@ const madeOf = (edit: Making): readonly [Kept, object] => {
       return ['todo', withoutVersion(edit.todo)];
     case 'new collection':
       return ['collection', withoutVersion(edit.collection)];
+    case 'new policy':
+      return ['policy', withoutVersion(edit.policy)];
     case 'new plan':
       return ['plan', withoutVersion(edit.plan)];
     case 'new drawing': {
@@ -121,6 +124,7 @@ export const requestOf = (edit: LibraryEdit, base: number | null): EditRequest =
     case 'new principle':
     case 'new todo':
     case 'new plan':
+    case 'new policy':
     case 'new collection':
     case 'new drawing': {
       const [of, fields] = madeOf(edit);
@@ -134,6 +138,7 @@ export const requestOf = (edit: LibraryEdit, base: number | null): EditRequest =
     case 'moment':
     case 'person':
     case 'plan':
+    case 'policy':
     case 'collection':
     case 'principle':
     case 'route':

@@ -145,6 +145,8 @@ export const applyEdit = (library: Library, edit: LibraryEdit): Library => {
       return { ...library, todos: upsert(library.todos, [edit.todo]) };
     case 'new collection':
       return { ...library, collections: upsert(library.collections, [edit.collection]) };
+    case 'new policy':
+      return { ...library, policies: upsert(library.policies, [edit.policy]) };
     case 'new plan':
       return { ...library, plans: upsert(library.plans, [edit.plan]) };
     case 'new drawing':
@@ -162,6 +164,7 @@ export const applyEdit = (library: Library, edit: LibraryEdit): Library => {
     case 'drawing':
     case 'person':
     case 'collection':
+    case 'policy':
     case 'plan':
     case 'principle':
     case 'route':

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import type { Clip } from '../attempts/index.js';
-import { BARE_STEP, type KeptRoute } from '../teaching/index.js';
+import { BARE_ROUTE, BARE_STEP, type KeptRoute } from '../teaching/index.js';
 import type { MediaFile } from '../footage/index.js';
 import { BARE_CLIP } from '../rows/index.js';
 import { NO_ROWS, type Library } from '../library/index.js';
@@ -50,7 +50,7 @@ const route: KeptRoute = {
   id: 'r',
   version: 1,
   name: 'From turtle --> neck',
-  branches: [],
+  ...BARE_ROUTE,
   steps: [
     {
       ...step,

@@ -1,4 +1,4 @@
-import { BARE_STEP, type RouteBranch, type RouteStep } from '../teaching/index.js';
+import { BARE_ROUTE, BARE_STEP, type RouteBranch, type RouteStep } from '../teaching/index.js';
 import { describe, expect, test } from '@jest/globals';
 import type { Angle, MediaFile } from '../footage/index.js';
 import { BARE_ALTERNATIVE, type Clip, type Teller } from '../attempts/index.js';
@@ -51,7 +51,7 @@ const library: Library = {
       version: 1,
       name: 'r',
       steps: [{ ...BARE_STEP, id: 's', from: 'a', action: 'b', to: 'c', clipId: 'c2', cue: 'keep' }],
-      branches: [],
+      ...BARE_ROUTE,
     },
   ],
 };
@@ -95,7 +95,7 @@ describe('what members see who are no coaches', () => {
       clips: [
         { ...clip('c1', 'one', 'watch Unsaid'), keyMoments: [{ name: 'Unsaid turns', at: { frame: 1, pts: 1 } }] },
       ],
-      routes: [{ id: 'r', version: 1, name: 'The Somebody route', steps: [step], branches: [on] }],
+      routes: [{ id: 'r', version: 1, name: 'The Somebody route', steps: [step], ...BARE_ROUTE, branches: [on] }],
       attempts: library.attempts.map((a) => ({
         ...a,
         form: 'as Somebody does',

@@ -6,7 +6,7 @@ import { type Person } from '../people/index.js';
 import type { Collection } from '../collections/index.js';
 import type { Plan } from '../plans/index.js';
 import type { Principle } from '../principles/index.js';
-import type { KeptRoute } from '../teaching/index.js';
+import type { AcademyPolicy, KeptRoute } from '../teaching/index.js';
 import type { Todo } from '../todos/index.js';
 import type { Logged } from '../map/index.js';
 import { angleClock, footageSeconds } from '../timecode/index.js';
@@ -31,6 +31,7 @@ export type Library = {
   readonly todos: readonly Todo[];
   readonly drawings: readonly Drawing[];
   readonly plans: readonly Plan[];
+  /** At most one. */ readonly policies: readonly AcademyPolicy[];
   readonly collections: readonly Collection[];
 };
 
@@ -48,6 +49,7 @@ export const LISTS = {
   todo: 'todos',
   drawing: 'drawings',
   plan: 'plans',
+  policy: 'policies',
   collection: 'collections',
 } as const satisfies Record<Exclude<Entity, 'word'>, keyof Library>;
 export type Listed = keyof typeof LISTS;

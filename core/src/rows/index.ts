@@ -6,13 +6,14 @@ import type { Moment } from '../moments/index.js';
 import type { Person } from '../people/index.js';
 import type { Plan } from '../plans/index.js';
 import type { Principle } from '../principles/index.js';
-import type { KeptRoute } from '../teaching/index.js';
+import type { AcademyPolicy, KeptRoute } from '../teaching/index.js';
 import type { Todo } from '../todos/index.js';
 import { ATTEMPT, CLIP, MOMENT } from './attempt.js';
 import { COLLECTION } from './collection.js';
 import { ANGLE, FILE, FOOTAGE } from './footage.js';
 import { PERSON } from './people.js';
 import { PLAN } from './plan.js';
+import { POLICY } from './policy.js';
 import { ROUTE } from './route.js';
 import { DRAWING, PRINCIPLE, TODO } from './why.js';
 import { WORD, type KeptWord } from './word.js';
@@ -56,6 +57,7 @@ export const KEPT = {
   moment: MOMENT,
   person: PERSON,
   plan: PLAN,
+  policy: POLICY,
   principle: PRINCIPLE,
   route: ROUTE,
   todo: TODO,
@@ -75,6 +77,7 @@ export type RowOf = {
   readonly moment: Moment;
   readonly person: Person;
   readonly plan: Plan;
+  readonly policy: AcademyPolicy;
   readonly principle: Principle;
   readonly route: KeptRoute;
   readonly todo: Todo;

@@ -1,8 +1,10 @@
 import {
+  AGE_GROUPS,
   BARE_STEP,
   CLIP_ROLES,
   CUE_WEIGHTS,
   DRILL_FORMS,
+  LEVELS,
   RESISTANCES,
   STEP_KINDS,
   type BranchOn,
@@ -84,4 +86,6 @@ export const ROUTE = {
   name: said(name()),
   steps: said(list(STEP, { least: 1, most: STEPS_LIMIT, once: 'id' })),
   branches: saidOr(list(BRANCH, { most: STEPS_LIMIT, once: 'id' }), []),
+  forLevel: saidOr(orNull(choice(...LEVELS)), null),
+  forAge: saidOr(orNull(choice(...AGE_GROUPS)), null),
 } as const satisfies FieldsOf<KeptRoute>;

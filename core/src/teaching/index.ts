@@ -1,4 +1,5 @@
 export {
+  BARE_ROUTE,
   BARE_STEP,
   CLIP_ROLES,
   CUE_WEIGHTS,
@@ -16,7 +17,7 @@ export {
   type RouteStep,
   type StepKind,
 } from './types.js';
-export { waysOf, columnsOf, onKey, routeFaults, stepsOf, type Way, type RouteFault } from './shape.js';
+export { waysOf, columnsOf, onKey, routeFaults, stepsOf, waysPast, type Way, type RouteFault } from './shape.js';
 export {
   branchCut,
   branchJoined,
@@ -46,3 +47,25 @@ export {
   type Turns,
 } from './drill.js';
 export { PACE, stepMinutes, type Pace, type StepMinutes, type StepTimes } from './minutes.js';
+export {
+  AGE_GROUPS,
+  FORMS,
+  LEVELS,
+  RISKS,
+  SCHOOLS,
+  SHIPPED_POLICIES,
+  formFor,
+  formForAll,
+  policyOf,
+  risksOf,
+  stepForm,
+  type AcademyPolicy,
+  type PolicyRow,
+  type AgeGroup,
+  type Form,
+  type InTheRoom,
+  type Level,
+  type Policy,
+  type RiskClass,
+  type ShippedPolicy,
+} from './policy.js';

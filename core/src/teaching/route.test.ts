@@ -15,6 +15,7 @@ import {
   stepShifted,
   stepTaken,
   stepsOf,
+  waysPast,
   type RouteBranch,
   type RouteShape,
   type RouteStep,
@@ -74,6 +75,15 @@ describe('how a route runs', () => {
     const round = [branch('a', '1', 'b1'), branch('b', '1', 'a1')];
     expect(faultsOf({ steps: [step('1'), step('a1', 'a'), step('b1', 'b')], branches: round })).toEqual(['circle 1']);
   });
+});
+
+test('when steps are left out, ways should lead past them along the line, and those that lead nowhere be gone', () => {
+  const left = (ids: readonly string[]): readonly string[] =>
+    waysPast(waysOf(ROUTE), new Set(ids)).map((w) => `${w.from}${w.on ? ` ${w.branchId}` : ''} ${w.to}`);
+  expect(left(['1', '3', 'x1'])).toEqual(['1 3', '1 x x1', 'x1 3', '3 z 1']);
+  // without the branch's own step it leads straight to where it joined; back to itself is no way
+  expect(left(['1', '3'])).toEqual(['1 3', '1 x 3', '3 z 1']);
+  expect(left(['1'])).toEqual([]);
 });
 
 describe('edits of a route', () => {

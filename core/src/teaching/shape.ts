@@ -84,6 +84,19 @@ const longest = (shape: RouteShape): ReadonlyMap<string, number> | undefined => 
 /** Where each step stands along the route: 0 for the first, one more for each step on the longest way there; ways back don't count. */
 export const columnsOf = (shape: RouteShape): ReadonlyMap<string, number> => longest(shape) ?? new Map();
 
+/** The ways that are left where only some steps are gone through: one that led to another leads to the first behind it along its line that is. Each branch once. */
+export const waysPast = (ways: readonly Way[], there: ReadonlySet<string>): readonly Way[] => {
+  const past = (id: string, met: ReadonlySet<string>): string | undefined => {
+    if (there.has(id)) return id;
+    const next = ways.find((w) => w.from === id && w.on === null)?.to;
+    return next === undefined || met.has(next) ? undefined : past(next, new Set([...met, id]));
+  };
+  return ways.flatMap((way): Way[] => {
+    const to = there.has(way.from) ? past(way.to, new Set()) : undefined;
+    return to === undefined || to === way.from ? [] : [{ ...way, to }];
+  });
+};
+
 /** All that is wrong with how a route runs. A route that runs has one start, each step can be reached, and it goes round nowhere but where it says that it goes back. */
 export const routeFaults = (shape: RouteShape): readonly RouteFault[] => {
   const { steps, branches } = shape;

@@ -1,7 +1,19 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
+import { shippedWords } from '../vocabulary/index.js';
 import {
+  AGE_GROUPS,
+  FORMS,
+  LEVELS,
   NEW_DRILL,
+  RISKS,
+  SHIPPED_POLICIES,
+  formFor,
+  formForAll,
+  policyOf,
+  risksOf,
+  stepForm,
+  type InTheRoom,
   drillSeconds,
   groupsOf,
   pairTurns,
@@ -91,4 +103,71 @@ test('when a step shows two clips, has three cues, a mistake, a caution and a dr
   });
   const bare = { cues: [], hasMistake: false, caution: null, hasQuestion: false, drill: null } as const;
   expect(stepMinutes({ ...bare, bestS: undefined, failureS: undefined }).whole).toBe(0);
+});
+
+describe('what may be done in which form', () => {
+  const [back, early] = [SHIPPED_POLICIES['hold back'], SHIPPED_POLICIES['early, controlled']];
+  const who = (level: InTheRoom['level'], age: InTheRoom['age'] = 'adult'): InTheRoom => ({ level, age });
+
+  test('when one beginner is among the advanced, a twisting lock should be reach and let go under one policy, not at all under the other', () => {
+    const room = [who('beginner'), ...Array.from({ length: 5 }, () => who('advanced'))];
+    expect(formForAll('twisting lock', room, early)).toBe('reach and let go');
+    expect(formForAll('twisting lock', room, back)).toBe('not at all');
+  });
+
+  test('when teenagers come, chokes and falls should be one lower, and straight joint locks not', () => {
+    expect(formFor('joint lock', who('intermediate', 'teenager'), back)).toBe('full');
+    expect(formFor('choke', who('beginner', 'teenager'), back)).toBe('reach and let go');
+    expect(formFor('fall', who('first weeks'), back)).toBe('not at all');
+  });
+
+  test('when nobody said level or age, they should count as the lowest', () => {
+    expect(formFor('choke', who(null), back)).toBe('reach and let go');
+    expect(formFor('compression', { level: 'advanced', age: null }, early)).toBe('not at all');
+    expect(formForAll('choke', [], back)).toBe('not at all');
+  });
+
+  test('a higher level or age never lowers a form, another person never raises one, and children are never above reach and let go', () => {
+    const rank = (form: (typeof FORMS)[number]): number => FORMS.indexOf(form);
+    for (const policy of [back, early])
+      for (const risk of RISKS) {
+        for (const age of AGE_GROUPS)
+          LEVELS.forEach((level, i) => {
+            const form = formFor(risk, who(level, age), policy);
+            if (i > 0) expect(rank(form)).toBeGreaterThanOrEqual(rank(formFor(risk, who(LEVELS[i - 1]!, age), policy)));
+            if (age === 'child') expect(rank(form)).toBeLessThanOrEqual(1);
+            for (const other of AGE_GROUPS) {
+              const both = formForAll(risk, [who(level, age), who('first weeks', other)], policy);
+              expect(rank(both)).toBeLessThanOrEqual(rank(form));
+            }
+          });
+      }
+  });
+
+  test('when the academy says otherwise of a class, that should hold, and the rest be as its school has it', () => {
+    const rows = [
+      { risk: 'choke', firstWeeks: 'not at all', beginner: 'light', intermediate: 'full', advanced: 'full' },
+    ] as const;
+    const own = policyOf({ school: 'early, controlled', rows });
+    expect(formFor('choke', who('first weeks'), own)).toBe('not at all');
+    expect(formFor('compression', who('first weeks'), own)).toBe('reach and let go');
+    expect(policyOf(undefined)).toEqual(back);
+  });
+
+  test('when a step can do several things, the lowest form should count; a word that says nothing is full', () => {
+    const words = shippedWords();
+    const room = [who('beginner')];
+    const formOf = (action: string | null, submission: string | null = null) =>
+      stepForm(risksOf(words, { action, submission }), room, back);
+    expect(formOf('double-leg')).toBe('reach and let go');
+    expect(formOf(null, 'leg-lock')).toBe('not at all');
+    expect(formOf('armlock', 'straight-armlock')).toBe('light');
+    expect(formOf('hip-escape')).toBe('full');
+    // nothing that can hurt is forgotten: each submission has its class
+    expect(
+      words.all
+        .filter((w) => w.kind === 'submission')
+        .every((w) => risksOf(words, { action: null, submission: w.key }).length === 1),
+    ).toBe(true);
+  });
 });

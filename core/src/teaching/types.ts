@@ -1,4 +1,5 @@
 import type { Drill } from './drill.js';
+import type { AgeGroup, Level } from './policy.js';
 
 /** What a step of a route shows: a line of the map, a place to hold, a grip to win, something to look at, something to say, a drill. */
 export const STEP_KINDS = ['line', 'place', 'hold', 'look', 'talk', 'drill'] as const;
@@ -61,7 +62,11 @@ export type KeptRoute = {
   readonly name: string;
   readonly steps: readonly RouteStep[];
   readonly branches: readonly RouteBranch[];
+  /** For whom it is; null = nobody said, which counts as the lowest. */ readonly forLevel: Level | null;
+  readonly forAge: AgeGroup | null;
 };
+/** What nobody said of a route. */
+export const BARE_ROUTE = { branches: [], forLevel: null, forAge: null } as const satisfies Partial<KeptRoute>;
 /** How a route runs, without its name. */
 export type RouteShape = Pick<KeptRoute, 'steps' | 'branches'>;
 

@@ -168,6 +168,8 @@ describe('every route', () => {
     expect((await head.ask('POST', '/api/todos', todo)).status).toBe(200);
     const collection = { editId: newId(), id: newId(), name: 'for Tuesday' };
     expect((await head.ask('POST', '/api/collections', collection)).status).toBe(200);
+    const policy = { editId: newId(), id: newId(), school: 'hold back' };
+    expect((await head.ask('POST', '/api/policies', policy)).status).toBe(200);
     const plan = { editId: newId(), id: newId(), ...PLAN };
     expect((await head.ask('POST', '/api/plans', plan)).status).toBe(200);
     const drawing = drawingRequest(angleId);
@@ -197,6 +199,7 @@ describe('every route', () => {
       todos: todo.id,
       collections: collection.id,
       plans: plan.id,
+      policies: policy.id,
       drawings: drawing.id,
       attempts: attempt.id,
       persons: footage.athleteA,

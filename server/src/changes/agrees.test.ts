@@ -4,6 +4,7 @@ import {
   BARE_DRAWING,
   BARE_HOLD,
   BARE_PRINCIPLE,
+  BARE_ROUTE,
   BARE_STEP,
   BARE_TODO,
   LISTED,
@@ -18,6 +19,7 @@ import {
   type Instant,
   type Library,
   type LibraryEdit,
+  type AcademyPolicy,
   type KeptRoute,
   type Principle,
   type Todo,
@@ -132,8 +134,7 @@ describe('what an edit is shown to do, and what the server does with it', () => 
     await agree({ kind: 'remove', what: 'moment', id: moment.id });
     const step = { id: newId(), from: 'mount/top', action: 'armlock', to: 'won:straight-armlock', clipId: one.clip.id };
     const first = { ...BARE_STEP, ...step };
-    const branches: KeptRoute['branches'] = [];
-    const route: KeptRoute = { id: newId(), version: 0, name: 'To the arm', steps: [first], branches };
+    const route: KeptRoute = { id: newId(), version: 0, name: 'To the arm', steps: [first], ...BARE_ROUTE };
     await agree({ kind: 'new route', route });
     await agree({ kind: 'route', id: route.id, changes: { name: 'The arm' } });
     const way = { id: newId(), from: first.id, on: { kind: 'choice' as const, text: 'they hold on' }, joins: null };
@@ -159,6 +160,9 @@ describe('what an edit is shown to do, and what the server does with it', () => 
     const filter = [{ facet: 'gi', value: 'gi' }];
     await agree({ kind: 'collection', id: gathered.id, changes: { clipIds: [], filter } });
     await agree({ kind: 'remove', what: 'collection', id: gathered.id });
+    const policy: AcademyPolicy = { id: newId(), version: 0, school: 'hold back', rows: [] };
+    await agree({ kind: 'new policy', policy });
+    await agree({ kind: 'policy', id: policy.id, changes: { school: 'early, controlled' } });
     const plan = { ...PLAN, id: newId(), version: 0 };
     await agree({ kind: 'new plan', plan });
     await agree({ kind: 'plan', id: plan.id, changes: { name: 'by the long way' } });

@@ -96,6 +96,12 @@ export class Edit {
     return new Set(rows.map((row) => row.get('id') as string));
   }
 
+  /** Whether the academy has any row of a kind. */
+  async any(entity: Entity): Promise<boolean> {
+    const where = { academyId: this.academy, deletedAt: null };
+    return (await this.models[entity].count({ where, transaction: this.transaction })) > 0;
+  }
+
   /** When a row was put in the bin; null where it lies in none. */
   async binnedAt(entity: Entity, id: string): Promise<Date | null> {
     return (await this.required(entity, id, true))['deletedAt'] as Date | null;

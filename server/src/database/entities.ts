@@ -12,6 +12,7 @@ export const TABLES = {
   person: 'persons',
   collection: 'collections',
   plan: 'plans',
+  policy: 'policies',
   principle: 'principles',
   route: 'routes',
   todo: 'todos',

@@ -21,6 +21,7 @@ import * as adviceListsDrawings from './migrations/0015-advice-lists-drawings.js
 import * as views from './migrations/0016-views.js';
 import * as aims from './migrations/0017-aims.js';
 import * as theirs from './migrations/0018-theirs.js';
+import * as policy from './migrations/0022-policy.js';
 import * as plans from './migrations/0019-plans.js';
 import * as routeBranches from './migrations/0021-route-branches.js';
 import * as speakerCollections from './migrations/0020-speaker-collections.js';
@@ -47,6 +48,7 @@ const MIGRATIONS = [
   plans,
   speakerCollections,
   routeBranches,
+  policy,
 ] as const;
 
 type Step = { readonly context: QueryInterface };

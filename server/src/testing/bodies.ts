@@ -156,6 +156,8 @@ export const EXAMPLES: Readonly<Record<string, () => Record<string, unknown>>> =
   'POST /api/collections': () => ({ editId: newId(), id: newId(), name: 'for Tuesday' }),
   'PATCH /api/collections/{id}': () => ({ editId: newId(), baseVersion: 1, changes: { name: 'for Thursday' } }),
   'DELETE /api/collections/{id}': () => ({ editId: newId(), baseVersion: 1 }),
+  'POST /api/policies': () => ({ editId: newId(), id: newId(), school: 'hold back' }),
+  'PATCH /api/policies/{id}': () => ({ editId: newId(), baseVersion: 1, changes: { school: 'early, controlled' } }),
   'POST /api/plans': () => ({ editId: newId(), id: newId(), ...PLAN }),
   'PATCH /api/plans/{id}': () => ({ editId: newId(), baseVersion: 1, changes: { name: 'the long way' } }),
   'DELETE /api/plans/{id}': () => ({ editId: newId(), baseVersion: 1 }),

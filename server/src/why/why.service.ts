@@ -19,9 +19,11 @@ import type {
   NewCollection,
   NewDrawing,
   NewPlan,
+  NewPolicy,
   NewPrinciple,
   NewTodo,
   PlanEdit,
+  PolicyEdit,
   PrincipleEdit,
   Removal,
   TodoEdit,
@@ -237,6 +239,18 @@ export class WhyService {
       await this.checkCollection(edit, changes, before.clipIds, 'changes.');
       await edit.update('collection', id, baseVersion, changes);
     });
+  }
+
+  /** An academy has one policy: another one is refused. */
+  createPolicy(session: Session, { editId, id, ...said }: NewPolicy): Promise<Changed> {
+    return this.done(session, editId, async (edit) => {
+      if (await edit.any('policy')) throw invalid('id', { code: 'twice' });
+      await edit.create('policy', id, said);
+    });
+  }
+
+  editPolicy(session: Session, id: string, { editId, baseVersion, changes }: PolicyEdit): Promise<Changed> {
+    return this.done(session, editId, (edit) => edit.update('policy', id, baseVersion, changes));
   }
 
   /** Takes it away; undo brings it back. */

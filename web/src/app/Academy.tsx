@@ -6,6 +6,7 @@ import { ACADEMY_TEXT } from './app.text.js';
 const SECTIONS = [
   { to: 'people', for: ['head', 'coach'] },
   { to: 'words', for: ['head', 'coach'] },
+  { to: 'policy', for: ['head', 'coach'] },
   { to: 'bin', for: ['head', 'coach'] },
   { to: 'disk', for: ['head', 'coach'] },
   { to: 'letters', for: ['head'] },

@@ -3,6 +3,7 @@ export const ACADEMY_TEXT = {
   sections: {
     people: 'People',
     words: 'Words',
+    policy: 'Policy',
     bin: 'Bin',
     disk: 'Disk',
     letters: 'Letters',

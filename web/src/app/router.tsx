@@ -86,6 +86,10 @@ export const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import('../features/people/index.js')).Sessions }),
           },
           { path: 'words', lazy: async () => ({ Component: (await import('../features/words/index.js')).WordList }) },
+          {
+            path: 'policy',
+            lazy: async () => ({ Component: (await import('../features/policy/index.js')).PolicyScreen }),
+          },
           { path: 'disk', lazy: async () => ({ Component: (await import('../features/disk/index.js')).Disk }) },
           { path: 'bin', lazy: async () => ({ Component: (await import('../features/bin/index.js')).Bin }) },
         ],

@@ -14,6 +14,7 @@ import type {
   DrawingFields,
   PlanFields,
   CollectionFields,
+  PolicyFields,
 } from '@odograph/core/contract';
 import { faultText } from '../../design/index.js';
 
@@ -30,7 +31,8 @@ type Sayable =
   | keyof TodoFields
   | keyof DrawingFields
   | keyof PlanFields
-  | keyof CollectionFields;
+  | keyof CollectionFields
+  | keyof PolicyFields;
 const FIELDS: Readonly<Record<Sayable, string>> & Readonly<Record<string, string>> = {
   state: 'position',
   action: 'entry',
@@ -65,6 +67,10 @@ const FIELDS: Readonly<Record<Sayable, string>> & Readonly<Record<string, string
   name: 'name',
   steps: 'steps',
   branches: 'branches',
+  forLevel: 'level',
+  forAge: 'age',
+  school: 'school',
+  rows: 'policy',
   aliases: 'aliases',
   hidden: 'hidden',
   definition: 'what it is',

@@ -1,5 +1,5 @@
 import { afterEach, describe, expect, test } from '@jest/globals';
-import { BARE_DRAWING, BARE_PRINCIPLE, BARE_TODO, type Doing, type Library } from '@odograph/core';
+import { BARE_ROUTE, BARE_DRAWING, BARE_PRINCIPLE, BARE_TODO, type Doing, type Library } from '@odograph/core';
 import fc from 'fast-check';
 import { Browser, type Window } from '../../../test/browser.js';
 import { FakeServer, type Line } from '../../../test/fakeServer.js';
@@ -33,7 +33,9 @@ const doing: fc.Arbitrary<Doing> = fc.oneof(
     id: fc.constantFrom('orla', 'sten'),
     changes: fc.record({ level: fc.constantFrom('white', 'blue', null) }),
   }),
-  fc.uuid().map((id) => ({ kind: 'new route' as const, route: { id, version: 0, name: id, steps: [], branches: [] } })),
+  fc
+    .uuid()
+    .map((id) => ({ kind: 'new route' as const, route: { id, version: 0, name: id, steps: [], ...BARE_ROUTE } })),
   fc.record({
     ...{ kind: fc.constant('remove' as const), what: fc.constant('route' as const) },
     id: fc.constantFrom('r1', 'r2'),
@@ -80,7 +82,7 @@ const step: fc.Arbitrary<Step> = fc.oneof(
 
 const start = (): Library => ({
   ...libraryWith([attemptWith('1'), attemptWith('2')]),
-  routes: ['r1', 'r2'].map((id) => ({ id, version: 1, name: id, steps: [], branches: [] })),
+  routes: ['r1', 'r2'].map((id) => ({ id, version: 1, name: id, steps: [], ...BARE_ROUTE })),
   todos: ['t1', 't2'].map((id) => ({ ...TODO, id, version: 1 })),
   principles: [
     {

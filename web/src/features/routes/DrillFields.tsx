@@ -9,6 +9,7 @@ import {
   threeTurns,
   turnSeconds,
   type Drill,
+  type Form,
   type Turns,
 } from '@odograph/core';
 import { useState } from 'react';
@@ -94,13 +95,16 @@ export const TurnTable = ({ title, turns }: { readonly title: string; readonly t
 export const DrillFields = ({
   drill,
   clipS,
+  form,
   onChange,
 }: {
   readonly drill: Drill | null;
   /** How long the step's clip lasts, in seconds. */ readonly clipS: number | undefined;
+  /** The highest in which the step is done; a drill is held to it. */ readonly form: Form;
   readonly onChange: (drill: Drill | null) => void;
-}): React.JSX.Element => {
+}): React.JSX.Element | null => {
   const [people, setPeople] = useState<number | null>(12);
+  if (form === 'not at all') return null;
   if (!drill)
     return (
       <Action marginTop="3" onClick={() => onChange(NEW_DRILL)}>
@@ -121,24 +125,33 @@ export const DrillFields = ({
         </Action>
       </Flex>
       <Flex wrap="wrap" columnGap="5" rowGap="2" alignItems="flex-end">
-        <Labelled label={T.form}>
-          <Picked value={drill.form} onChange={(e) => set({ form: e.target.value as Drill['form'] })}>
-            {DRILL_FORMS.map((form) => (
-              <option key={form} value={form}>
-                {T.forms[form]}
-              </option>
-            ))}
-          </Picked>
-        </Labelled>
-        <Labelled label={T.resistance}>
-          <Picked value={drill.resistance} onChange={(e) => set({ resistance: e.target.value as Drill['resistance'] })}>
-            {RESISTANCES.map((resistance) => (
-              <option key={resistance} value={resistance}>
-                {T.resistances[resistance]}
-              </option>
-            ))}
-          </Picked>
-        </Labelled>
+        {form === 'reach and let go' ? (
+          <Box color="caution">{T.held}</Box>
+        ) : (
+          <>
+            <Labelled label={T.form}>
+              <Picked value={drill.form} onChange={(e) => set({ form: e.target.value as Drill['form'] })}>
+                {DRILL_FORMS.map((form) => (
+                  <option key={form} value={form}>
+                    {T.forms[form]}
+                  </option>
+                ))}
+              </Picked>
+            </Labelled>
+            <Labelled label={T.resistance}>
+              <Picked
+                value={drill.resistance}
+                onChange={(e) => set({ resistance: e.target.value as Drill['resistance'] })}
+              >
+                {RESISTANCES.map((resistance) => (
+                  <option key={resistance} value={resistance}>
+                    {T.resistances[resistance]}
+                  </option>
+                ))}
+              </Picked>
+            </Labelled>
+          </>
+        )}
         <Labelled label={T.sides}>
           <Picked
             value={drill.isBothSides ? 'both' : 'one'}

@@ -4,6 +4,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { Action, useSize } from '../../design/index.js';
 import { useClipViews, useMayWrite, useWords, type ClipView } from '../library/index.js';
+import { usePolicy } from '../policy/index.js';
 import { AddBranch } from './AddBranch.js';
 import { AddStep } from './AddStep.js';
 import { RouteHead } from './RouteHead.js';
@@ -12,6 +13,7 @@ import { ROUTES_TEXT as T, ROUTE_STEPS_TEXT as S, STEP_PANEL_TEXT as P } from '.
 import { useRouteEdits, type RouteEdits } from './routeEdits.js';
 import { beginsAt, endsAt, stepName, type ShownRoute, type ShownStep } from './shownRoute.js';
 import { StepList } from './StepList.js';
+import { formOf } from './stepForms.js';
 import { minutesOf } from './stepTimes.js';
 import { StepPanel } from './StepPanel.js';
 import { useKeptRoute } from './useKeptRoute.js';
@@ -76,6 +78,7 @@ const Editor = ({
   const main = stepsOf(route, null);
   const step = shown.steps.find((s) => s.id === picked) ?? shown.steps.find((s) => s.id === main[0]?.id);
   const met = useMemo(() => metIn(step, views), [step, views]);
+  const policy = usePolicy();
   const minutes = useMemo(() => minutesOf(shown, views, words), [shown, views, words]);
   const nameOf = (id: string): string =>
     stepName(
@@ -172,6 +175,7 @@ const Editor = ({
               key={step.id}
               step={step}
               minutes={minutes.get(step.id)}
+              form={formOf(step, route, policy, words)}
               onChange={(change) => edits.change(step.id, change)}
             />
           </Box>

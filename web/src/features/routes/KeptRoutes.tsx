@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import type { KeptRoute } from '@odograph/core';
+import { BARE_ROUTE, type KeptRoute } from '@odograph/core';
 import { Play } from 'lucide-react';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
@@ -30,7 +30,7 @@ const ByHand = (): React.JSX.Element => {
       from={undefined}
       onCancel={() => setBeginning(false)}
       onAdd={(step) => {
-        const route: KeptRoute = { id: newId(), version: 0, name: T.fresh, steps: [step], branches: [] };
+        const route: KeptRoute = { id: newId(), version: 0, name: T.fresh, steps: [step], ...BARE_ROUTE };
         edit({ kind: 'new route', route });
         void navigate(`/routes/${route.id}`);
       }}

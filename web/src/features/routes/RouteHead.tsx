@@ -7,6 +7,7 @@ import { Action, Heading, Ruled, Subheading } from '../../design/index.js';
 import { ToBin } from '../bin/index.js';
 import { useClipViews, useMayWrite, useWords } from '../library/index.js';
 import { useEdit } from '../replica/index.js';
+import { ForWhom } from './ForWhom.js';
 import { ROUTES_TEXT as T, KEPT_ROUTE_TEXT, ROUTE_STEPS_TEXT, STEP_TIME_TEXT } from './routes.text.js';
 import type { RouteEdits } from './routeEdits.js';
 import type { ShownRoute } from './shownRoute.js';
@@ -85,6 +86,7 @@ export const RouteHead = ({
           <Box color="inkSoft" fontSize="14px">
             {summary}
           </Box>
+          {mayWrite && <ForWhom route={route} />}
         </Box>
         {edits && <Action onClick={edits.mirror}>{ROUTE_STEPS_TEXT.mirror}</Action>}
         <Action asChild>

@@ -12,11 +12,13 @@ import { Fragment, type KeyboardEvent, type ReactNode } from 'react';
 import { Action, CautionNote, Picked, evidenceText } from '../../design/index.js';
 import { useClipViews, useWords } from '../library/index.js';
 import { Still } from '../player/index.js';
+import { usePolicy } from '../policy/index.js';
 import { clipOfShown } from './clipOfShown.js';
-import { ROUTE_STEPS_TEXT as T, STEP_TEXT } from './routes.text.js';
+import { FOR_WHOM_TEXT, ROUTE_STEPS_TEXT as T, STEP_TEXT } from './routes.text.js';
 import type { RouteEdits } from './routeEdits.js';
 import { sayOn } from './sayOn.js';
 import { beginsAt, endsAt, stepName, type ShownRoute, type ShownStep } from './shownRoute.js';
+import { formOf } from './stepForms.js';
 import { cautionsIn, clockText } from './stepTimes.js';
 
 type Props = {
@@ -62,6 +64,7 @@ const StepRow = ({
     (a, b) => foldPlace(a as PlaceId, words) === foldPlace(b as PlaceId, words),
   );
   const name = stepName(step, words);
+  const form = formOf(step, route, usePolicy(), words);
   return (
     <Box asChild display="block" width="100%" textAlign="left" cursor="pointer">
       <button
@@ -89,7 +92,13 @@ const StepRow = ({
             <Box width="104px" height="58px" borderWidth="1px" borderStyle="dashed" flexShrink="0" />
           )}
           <Box minWidth="0" flex="1">
-            <Box fontFamily="heading" fontSize="19px" fontWeight="600" lineHeight="1.2">
+            <Box
+              fontFamily="heading"
+              fontSize="19px"
+              fontWeight="600"
+              lineHeight="1.2"
+              textDecoration={form === 'not at all' ? 'line-through' : undefined}
+            >
               {nth === undefined ? name : T.nth(nth, name)}
             </Box>
             {from && to && (
@@ -101,6 +110,11 @@ const StepRow = ({
             <Box color="inkSoft" fontSize="14px">
               {restsOn(step)}
             </Box>
+            {FOR_WHOM_TEXT.forms[form] && (
+              <Box color="caution" fontSize="14px" data-testid="form">
+                {FOR_WHOM_TEXT.forms[form]}
+              </Box>
+            )}
             {step.kept?.cue && (
               <Box fontSize="16px" marginTop="0.5">
                 “{step.kept.cue}”
@@ -108,7 +122,7 @@ const StepRow = ({
             )}
           </Box>
           {seconds !== undefined && (
-            <Box color="inkSoft" fontSize="15px" fontVariantNumeric="tabular-nums">
+            <Box color="inkSoft" fontSize="15px" fontVariantNumeric="tabular-nums" paddingRight="3">
               {clockText(seconds)}
             </Box>
           )}

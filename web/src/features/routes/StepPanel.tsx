@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { CLIP_ROLES, CUE_WEIGHTS, type RouteStep, type StepMinutes } from '@odograph/core';
+import { CLIP_ROLES, CUE_WEIGHTS, type Form, type RouteStep, type StepMinutes } from '@odograph/core';
 import { useState } from 'react';
 import { Action, IntervalBand, Labelled, Picked, Ruled, Subheading, YesNo } from '../../design/index.js';
 import { useClipViews, useWords, type ClipView } from '../library/index.js';
@@ -191,8 +191,9 @@ const StepChecks = ({ step, onChange }: Props): React.JSX.Element => {
 export const StepPanel = ({
   step,
   minutes,
+  form,
   onChange,
-}: Props & { readonly minutes: Minutes | undefined }): React.JSX.Element => {
+}: Props & { readonly minutes: Minutes | undefined; readonly form: Form }): React.JSX.Element => {
   const words = useWords();
   const clip = clipOfShown(step, useClipViews());
   const kept = step.kept!;
@@ -226,7 +227,12 @@ export const StepPanel = ({
       {textOf('question', P.question, P.questionHint)}
       {textOf('note', P.note, P.noteHint)}
       {minutes && <StepTime minutes={minutes} onChange={(seconds) => onChange({ seconds })} />}
-      <DrillFields drill={kept.drill} clipS={clip && clipSeconds(clip)} onChange={(drill) => onChange({ drill })} />
+      <DrillFields
+        form={form}
+        drill={kept.drill}
+        clipS={clip && clipSeconds(clip)}
+        onChange={(drill) => onChange({ drill })}
+      />
       <Box marginTop="3">
         <YesNo
           label={P.mirror}

@@ -231,6 +231,7 @@ export const DRILL_TEXT = {
     'reach and let go': 'reach and let go',
     live: 'live from there',
   },
+  held: 'Held to reach and let go by the academy’s policy: take the place, add nothing, let go.',
   resistance: 'Resistance',
   resistances: { none: 'none', light: 'light', 'timed right': 'timed right', full: 'full' },
   sides: 'Sides',
@@ -266,4 +267,18 @@ export const STEP_TIME_TEXT = {
   byHand: 'set by hand',
   workedOut: (clock: string): string => `Back to what’s worked out: ${clock}`,
   whole: (clock: string): string => `${clock} min`,
+} as const;
+
+export const FOR_WHOM_TEXT = {
+  for: 'For',
+  level: 'Level',
+  anyLevel: 'any level (as first weeks)',
+  age: 'Age',
+  anyAge: 'any age (as children)',
+  /** What the policy makes of a step. */ forms: {
+    'not at all': 'not taught to them: the academy’s policy',
+    'reach and let go': 'reach and let go: take the place, add nothing, let go',
+    light: 'light',
+    full: '',
+  },
 } as const;

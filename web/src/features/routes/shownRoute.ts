@@ -1,4 +1,5 @@
 import {
+  BARE_ROUTE,
   BARE_STEP,
   columnsOf,
   isLineStep,
@@ -77,7 +78,8 @@ export const shownRoute = (route: KeptRoute, picture: MapPicture, changes: reado
 
 /** A route that was found, as it is drawn and played: one line of steps. */
 export const shownFound = ({ steps }: MapRoute): ShownRoute => {
-  const shown = steps.map(({ line, gripChanges }, i): ShownStep => ({ id: String(i), line, gripChanges }));
+  // no bare numbers: in addresses those say where on the main line a step stands
+  const shown = steps.map(({ line, gripChanges }, i): ShownStep => ({ id: `found ${i}`, line, gripChanges }));
   return {
     steps: shown,
     ways: shown.slice(1).map((step, i) => ({
@@ -113,7 +115,7 @@ export const stepOfLine = ({ from, action, to }: Pick<MapLine, 'from' | 'action'
 export const keptOf = (route: MapRoute, name: string): KeptRoute => ({
   ...{ id: newId(), version: 0, name },
   steps: route.steps.map(({ line }) => stepOfLine(line)),
-  branches: [],
+  ...BARE_ROUTE,
 });
 
 /** How many steps stand on the main line. */

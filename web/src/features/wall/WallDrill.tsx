@@ -1,6 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { pairTurns, threeTurns, type Caution, type Drill, type Turn } from '@odograph/core';
+import { pairTurns, threeTurns, type Caution, type Drill, type Form, type Turn } from '@odograph/core';
 import { useEffect, useMemo } from 'react';
+import { FORM_TEXT } from '../policy/index.js';
 import { phaseAt, useDrillClock } from './drillClock.js';
 import { WallCautions } from './WallCautions.js';
 import { WALL_TEXT as T } from './wall.text.js';
@@ -14,10 +15,12 @@ const said = ({ who, on, kind, side }: Turn, drill: Drill): string =>
 export const WallDrill = ({
   drill,
   clipS,
+  form,
   cautions,
 }: {
   readonly drill: Drill;
   readonly clipS: number | undefined;
+  /** The highest in which it is done. */ readonly form: Form;
   readonly cautions: readonly Caution[];
 }): React.JSX.Element => {
   const turns = useMemo(() => pairTurns(drill, clipS), [drill, clipS]);
@@ -57,6 +60,11 @@ export const WallDrill = ({
         {ofThree.turn && T.three(said(ofThree.turn, drill), ofThree.leftS, ofThree.isChange, ofThree.isOver)}
       </Box>
       <Box marginTop="5">
+        {form !== 'full' && (
+          <Box fontSize="36px" fontFamily="heading" color="caution">
+            {FORM_TEXT[form]}
+          </Box>
+        )}
         <WallCautions cautions={cautions} />
       </Box>
     </Flex>

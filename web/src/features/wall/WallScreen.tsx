@@ -1,15 +1,17 @@
 import { Box, Flex } from '@chakra-ui/react';
-import type { Way } from '@odograph/core';
+import { waysPast, type Form, type KeptRoute, type Way } from '@odograph/core';
 import { useEffect, useMemo, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { Action } from '../../design/index.js';
 import { useClipViews, useWords, type ClipView } from '../library/index.js';
 import { FrameVideo, partOf, playsByItself, usePlayer, usePlayerState } from '../player/index.js';
+import { FORM_TEXT, usePolicy } from '../policy/index.js';
 import {
   cautionsIn,
   clipOfShown,
   clipSeconds,
   clockText,
+  formOf,
   mainOf,
   minutesOf,
   sayOn,
@@ -65,11 +67,13 @@ const Where = ({ steps, here }: { readonly steps: readonly ShownStep[]; readonly
 const WallSays = ({
   step,
   at,
+  form,
   branches,
   onTake,
 }: {
   readonly step: ShownStep;
   readonly at: WallAt;
+  /** The highest in which it is done. */ readonly form: Form;
   readonly branches: readonly (readonly [way: Way, name: string])[];
   readonly onTake: (way: Way) => void;
 }): React.JSX.Element => {
@@ -87,6 +91,11 @@ const WallSays = ({
         {cue ?? T.noCue}
       </Box>
       <Box flex="1" />
+      {form !== 'full' && (
+        <Box fontSize="36px" fontFamily="heading" color="caution" data-testid="wall-form">
+          {FORM_TEXT[form]}
+        </Box>
+      )}
       <WallCautions cautions={cautionsIn(step, words)} />
       {branches.map(([way, name], i) => (
         <Action
@@ -102,6 +111,12 @@ const WallSays = ({
       ))}
     </Flex>
   );
+};
+
+/** What the academy's policy leaves of a route for those whom it is for: steps that aren't taught to them are nowhere on the wall, and ways lead past them. */
+const taught = (route: ShownRoute, isTaught: (step: ShownStep) => boolean): ShownRoute => {
+  const steps = route.steps.filter(isTaught);
+  return { ...route, steps, ways: waysPast(route.ways, new Set(steps.map((s) => s.id))) };
 };
 
 /** Goes through a route on the wall; the address keeps where it stands, so that a reload changes nothing. */
@@ -147,7 +162,16 @@ const useWall = (route: ShownRoute | undefined) => {
 };
 
 /** The wall of the room: one step, big. */
-const Wall = ({ route, backTo }: { readonly route: ShownRoute; readonly backTo: string }): React.JSX.Element => {
+const Wall = ({
+  kept,
+  route,
+  backTo,
+}: {
+  readonly kept: KeptRoute;
+  readonly route: ShownRoute;
+  readonly backTo: string;
+}): React.JSX.Element => {
+  const policy = usePolicy();
   const words = useWords();
   const views = useClipViews();
   const { step, at, main, branches, isOver, on, back, take } = useWall(route);
@@ -204,10 +228,17 @@ const Wall = ({ route, backTo }: { readonly route: ShownRoute; readonly backTo: 
               key={step.id}
               drill={step.kept.drill}
               clipS={view && clipSeconds(view)}
+              form={formOf(step, kept, policy, words)}
               cautions={cautionsIn(step, words)}
             />
           ) : (
-            <WallSays step={step} at={at} branches={branches.map((w) => [w, nameOf(w.to)])} onTake={take} />
+            <WallSays
+              step={step}
+              at={at}
+              form={formOf(step, kept, policy, words)}
+              branches={branches.map((w) => [w, nameOf(w.to)])}
+              onTake={take}
+            />
           )}
         </Box>
       </Flex>
@@ -224,6 +255,12 @@ const Wall = ({ route, backTo }: { readonly route: ShownRoute; readonly backTo: 
 export const WallScreen = (): React.JSX.Element => {
   const { routeId } = useParams();
   const { route, shown } = useKeptRoute(routeId);
+  const words = useWords();
+  const policy = usePolicy();
+  const left = useMemo(
+    () => route && shown && taught(shown, (step) => formOf(step, route, policy, words) !== 'not at all'),
+    [route, shown, policy, words],
+  );
   if (!route)
     return (
       <Box padding="8">
@@ -233,11 +270,20 @@ export const WallScreen = (): React.JSX.Element => {
         </Action>
       </Box>
     );
-  if (!shown)
+  if (!left)
     return (
       <Box role="status" padding="8">
         {T.reading}
       </Box>
     );
-  return <Wall key={route.id} route={shown} backTo={`/routes/${route.id}`} />;
+  if (!left.steps.length)
+    return (
+      <Box padding="8">
+        <Box marginBottom="4">{T.noneTaught}</Box>
+        <Action asChild>
+          <Link to={`/routes/${route.id}`}>{T.back}</Link>
+        </Action>
+      </Box>
+    );
+  return <Wall key={route.id} kept={route} route={left} backTo={`/routes/${route.id}`} />;
 };

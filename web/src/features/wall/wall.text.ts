@@ -10,6 +10,7 @@ export const WALL_TEXT = {
   over: 'That was the whole route.',
   gone: 'There’s no such route. It may be in the bin.',
   back: 'Back to the route',
+  noneTaught: 'By the academy’s policy nothing of this route is taught to those it’s for.',
   reading: 'Reading the route …',
   noClip: 'No clip shows this step.',
   works: (who: string, on: string): string => `${who} on ${on}`,

@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { BARE_STEP, placeName, type RouteStep, type WayOn } from '@odograph/core';
+import { BARE_ROUTE, BARE_STEP, placeName, type RouteStep, type WayOn } from '@odograph/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { v7 as newId } from 'uuid';
@@ -27,7 +27,7 @@ export const PutIntoRoute = ({ lines }: { readonly lines: readonly [WayOn, ...Wa
     const route = routes.find((r) => r.id === into);
     if (route) edit({ kind: 'route', id: route.id, changes: { steps: [...route.steps, ...steps] } });
     const id = route?.id ?? newId();
-    if (!route) edit({ kind: 'new route', route: { id, version: 0, name, steps, branches: [] } });
+    if (!route) edit({ kind: 'new route', route: { id, version: 0, name, steps, ...BARE_ROUTE } });
     setPut({ id, name: route?.name ?? name });
   };
   return (
