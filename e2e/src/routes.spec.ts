@@ -176,7 +176,10 @@ test('a step held back from beginners should be struck through and nowhere on th
     { id: id(2), kind: 'line', ...lock, cue: 'Hold, then let go' },
   ];
   const route = { editId: id(3), id: id(4), name: 'Into the legs', steps, branches: [] };
-  const answer = await page.request.post(`${running.url}/api/routes`, { data: route, headers: { origin: running.url } });
+  const answer = await page.request.post(`${running.url}/api/routes`, {
+    data: route,
+    headers: { origin: running.url },
+  });
   expect([answer.status(), answer.ok() ? '' : await answer.text()]).toEqual([200, '']);
   await page.goto(`${running.url}/routes/${id(4)}`);
   await page.getByLabel('Level').selectOption('beginner');

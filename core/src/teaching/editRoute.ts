@@ -95,18 +95,20 @@ export const mirrored = ({ steps, branches }: RouteShape): RouteShape => ({
   branches,
 });
 
-/** Whether a step begins elsewhere than the one before it ended, by what their lines say; steps that are no lines begin anywhere. `isSame` says whether two places are one. */
+/**
+ * Whether a step begins elsewhere than the one before it on its line ended, by what they say; a branch may begin where its step began, too: it leaves in the middle of
+ * it. Steps that say no place begin anywhere, and what joins a step has no say. `isSame` says whether two places are one.
+ */
 export const stepStartsElsewhere = (
   shape: RouteShape,
   stepId: string,
   isSame: (a: string, b: string) => boolean,
 ): boolean => {
   const step = shape.steps.find((s) => s.id === stepId);
-  if (!step?.from) return false;
-  const before = waysOf(shape).filter((a) => a.to === stepId && !a.isBack);
-  return before.some(({ from }) => {
-    const one = shape.steps.find((s) => s.id === from);
-    const end = one && (one.to ?? one.from);
-    return end !== null && end !== undefined && !isSame(end, step.from!);
-  });
+  const here = step?.from;
+  const way = waysOf(shape).find((w) => w.to === stepId && w.branchId === step?.branch && !w.isBack);
+  const before = way && shape.steps.find((s) => s.id === way.from);
+  if (!here || !before) return false;
+  const ends = [before.to ?? before.from, ...(way.on === null ? [] : [before.from])].filter((p) => p !== null);
+  return ends.length > 0 && !ends.some((end) => isSame(end, here));
 };

@@ -125,6 +125,13 @@ describe('edits of a route', () => {
     const shape = { steps: [line('1', 'a', 'b'), line('2', 'b', 'c'), line('3', 'd', 'e')], branches: [] };
     const same = (a: string, b: string): boolean => a === b;
     expect(['1', '2', '3'].map((id) => stepStartsElsewhere(shape, id, same))).toEqual([false, false, true]);
+    // a branch leaves in the middle of its step; what joins a step has no say
+    const more = {
+      steps: [...shape.steps, ...['a', 'b', 'd'].map((from) => ({ ...line(`from ${from}`, from, 'z'), branch: from }))],
+      branches: ['a', 'b', 'd'].map((id) => branch(id, '1', '2')),
+    };
+    const elsewhere = ['from a', 'from b', 'from d', '2'].map((id) => stepStartsElsewhere(more, id, same));
+    expect(elsewhere).toEqual([false, false, true, false]);
   });
 
   test('whatever is done to it, a route should run: one start, each step reached once it is gone through', () => {

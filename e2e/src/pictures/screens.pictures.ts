@@ -106,16 +106,6 @@ test('pictures of each screen', async ({ page, running }) => {
   await page.getByTestId('phrase-line').getByText('not understood').waitFor();
   await take(page, 'phrase');
 
-  await page.goto(`${running.url}/footage`);
-  await openBench(page, 'Lantern Cup, final round');
-  for (let i = 0; i < 12; i++) await page.keyboard.press('ArrowDown');
-  for (let i = 0; i < 4; i++) await page.keyboard.press('Shift+ArrowRight');
-  await settled(page);
-  await page.keyboard.press('c');
-  await page.getByRole('radio', { name: 'lantern-final-phone', checked: true }).waitFor({ state: 'attached' });
-  await settled(page);
-  await take(page, 'two-cameras');
-
   await page.goto(`${running.url}/clips`);
   await page.locator('[data-clip]').first().waitFor();
   await take(page, 'clips');
@@ -150,7 +140,26 @@ test('pictures of each screen', async ({ page, running }) => {
   await page.getByLabel('Cue').first().fill('Head outside, then drive');
   await page.getByLabel('Cue').first().blur();
   await saved(page).waitFor();
+  await page.locator('[data-step]').first().focus();
+  await page.keyboard.press('b');
+  await page.getByRole('combobox', { name: 'What they do' }).fill('sprawl');
+  await page.getByRole('listbox').getByRole('option').first().waitFor();
+  await page.keyboard.press('Enter');
+  await page.getByRole('combobox', { name: 'What comes next' }).fill('back take');
+  await page.getByRole('listbox').getByRole('option').first().waitFor();
+  await page.keyboard.press('Enter');
+  await page.getByLabel('then').selectOption({ index: 3 });
+  await page.getByLabel('Level').selectOption('intermediate');
+  await page.getByLabel('Age').selectOption('adult');
+  await page.locator('[data-step]').first().focus();
+  await page.getByRole('button', { name: 'Add a drill' }).click();
+  await saved(page).waitFor();
+  await page.getByRole('main').evaluate((main) => main.scrollTo(0, 0));
   await take(page, 'route-kept');
+  await page.getByRole('link', { name: 'On the wall' }).click();
+  await page.getByTestId('wall-cue').waitFor();
+  await settled(page);
+  await take(page, 'wall');
   await page.goto(`${running.url}/principles`);
   await page.getByTestId('principle-case').first().waitFor();
   await take(page, 'principles');

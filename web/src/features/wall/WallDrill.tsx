@@ -1,7 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { pairTurns, threeTurns, type Caution, type Drill, type Form, type Turn } from '@odograph/core';
 import { useEffect, useMemo } from 'react';
-import { FORM_TEXT } from '../policy/index.js';
 import { phaseAt, useDrillClock } from './drillClock.js';
 import { WallCautions } from './WallCautions.js';
 import { WALL_TEXT as T } from './wall.text.js';
@@ -62,7 +61,7 @@ export const WallDrill = ({
       <Box marginTop="5">
         {form !== 'full' && (
           <Box fontSize="36px" fontFamily="heading" color="caution">
-            {FORM_TEXT[form]}
+            {T.forms[form]}
           </Box>
         )}
         <WallCautions cautions={cautions} />

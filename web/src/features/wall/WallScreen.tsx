@@ -5,7 +5,7 @@ import { Link, useParams, useSearchParams } from 'react-router';
 import { Action } from '../../design/index.js';
 import { useClipViews, useWords, type ClipView } from '../library/index.js';
 import { FrameVideo, partOf, playsByItself, usePlayer, usePlayerState } from '../player/index.js';
-import { FORM_TEXT, usePolicy } from '../policy/index.js';
+import { usePolicy } from '../policy/index.js';
 import {
   cautionsIn,
   clipOfShown,
@@ -93,7 +93,7 @@ const WallSays = ({
       <Box flex="1" />
       {form !== 'full' && (
         <Box fontSize="36px" fontFamily="heading" color="caution" data-testid="wall-form">
-          {FORM_TEXT[form]}
+          {T.forms[form]}
         </Box>
       )}
       <WallCautions cautions={cautionsIn(step, words)} />

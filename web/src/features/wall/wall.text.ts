@@ -16,6 +16,7 @@ export const WALL_TEXT = {
   works: (who: string, on: string): string => `${who} on ${on}`,
   way: (kind: number): string => `way ${kind}`,
   side: (side: 1 | 2): string => (side === 1 ? 'first side' : 'other side'),
+  forms: { 'not at all': '', 'reach and let go': 'reach and let go', light: 'go light', full: '' },
   change: 'Change',
   then: (said: string): string => `then ${said}`,
   done: 'Done',
