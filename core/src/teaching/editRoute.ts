@@ -1,5 +1,5 @@
 import { waysOf, routeFaults, stepsOf } from './shape.js';
-import type { BranchOn, RouteBranch, RouteShape, RouteStep } from './types.js';
+import type { RouteBranch, RouteShape, RouteStep } from './types.js';
 
 /** What an edit makes of a route; undefined where a route cannot be so: it would run in a circle, or lose its start. */
 type Edited = RouteShape | undefined;
@@ -65,13 +65,9 @@ export const branchPut = (shape: RouteShape, branch: RouteBranch, first: RouteSt
     branches: [...shape.branches, branch],
   });
 
-const branchChanged = (shape: RouteShape, id: string, change: Partial<RouteBranch>): Edited =>
-  ifRuns({ ...shape, branches: shape.branches.map((b) => (b.id === id ? { ...b, ...change } : b)) });
 /** Where a branch goes on: at a step elsewhere, or nowhere. */
 export const branchJoined = (shape: RouteShape, id: string, joins: string | null): Edited =>
-  branchChanged(shape, id, { joins });
-/** On what a branch is taken. */
-export const branchOn = (shape: RouteShape, id: string, on: BranchOn): Edited => branchChanged(shape, id, { on });
+  ifRuns({ ...shape, branches: shape.branches.map((b) => (b.id === id ? { ...b, joins } : b)) });
 
 /** A branch cut off, with its steps and what leaves them. */
 export const branchCut = (shape: RouteShape, id: string): Edited => {

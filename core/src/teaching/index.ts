@@ -21,7 +21,6 @@ export { waysOf, columnsOf, onKey, routeFaults, stepsOf, waysPast, type Way, typ
 export {
   branchCut,
   branchJoined,
-  branchOn,
   branchPut,
   goesWith,
   mirrored,

@@ -2,7 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { goesWith, stepsOf, type RouteStep } from '@odograph/core';
 import { useEffect, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { Action, useSize } from '../../design/index.js';
+import { Action, Picked, useSize } from '../../design/index.js';
 import { useClipViews, useMayWrite, useWords, type ClipView } from '../library/index.js';
 import { usePolicy } from '../policy/index.js';
 import { AddBranch } from './AddBranch.js';
@@ -17,6 +17,8 @@ import { formOf } from './stepForms.js';
 import { minutesOf } from './stepTimes.js';
 import { StepPanel } from './StepPanel.js';
 import { useKeptRoute } from './useKeptRoute.js';
+
+const START = 'start';
 
 /** What is being added: a step after one (null: at the start), or a branch that leaves one. */
 type Adding = { readonly what: 'step' | 'branch'; readonly at: string | null };
@@ -140,6 +142,26 @@ const Editor = ({
           <Action tone="quiet" onClick={() => edits.shift(step.id, 1)}>
             {P.down}
           </Action>
+          <Picked
+            aria-label={P.moveTo}
+            fontSize="16px"
+            maxWidth="190px"
+            value=""
+            onChange={({ target }) => {
+              const after = target.value === START ? null : target.value;
+              if (target.value && !edits.move(step.id, after)) setRefused(S.round);
+            }}
+          >
+            <option value="">{P.moveTo}</option>
+            <option value={START}>{P.toStart}</option>
+            {route.steps
+              .filter((s) => s.id !== step.id)
+              .map((s) => (
+                <option key={s.id} value={s.id}>
+                  {P.behind(nameOf(s.id))}
+                </option>
+              ))}
+          </Picked>
           <Action tone="quiet" onClick={() => edits.twice(step.id)}>
             {P.twice}
           </Action>

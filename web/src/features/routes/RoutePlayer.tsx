@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { cautionsOf, placeName, type Way } from '@odograph/core';
+import { placeName, type Form, type Way } from '@odograph/core';
 import { useEffect, useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import {
@@ -13,28 +13,32 @@ import {
   useSize,
 } from '../../design/index.js';
 import { useClipViews, useRole, useWords, type ClipView } from '../library/index.js';
+import { usePolicy } from '../policy/index.js';
 import { clipOfShown } from './clipOfShown.js';
 import { beginsAt, endsAt, mainOf, stepName, type ShownRoute, type ShownStep } from './shownRoute.js';
 import { RouteLead, useRouteLead } from './RouteLead.js';
 import { RouteProfile } from './RouteProfile.js';
 import { RouteScreen } from './RouteScreen.js';
-import { ROUTES_TEXT as T, ROUTE_PLAYER_TEXT, STEP_TEXT } from './routes.text.js';
+import { FOR_WHOM_TEXT, ROUTES_TEXT as T, ROUTE_PLAYER_TEXT, STEP_TEXT } from './routes.text.js';
+import { cautionsIn } from './stepTimes.js';
+import { formOf } from './stepForms.js';
 import { sayOn } from './sayOn.js';
 import { useRouteInHand } from './useRouteInHand.js';
 
 const StepSheet = ({
   step,
   view,
+  form,
   told,
 }: {
   readonly step: ShownStep;
   readonly view: ClipView | undefined;
+  /** The highest in which it is done by those whom the route is for. */ readonly form: Form;
   /** Where in the route it stands, in words. */ readonly told: string;
 }): React.JSX.Element => {
   const words = useWords();
   const { line, gripChanges, kept } = step;
   const [from, to] = [beginsAt(step), endsAt(step)];
-  const submission = to?.startsWith('won:') ? to.slice(4) : null;
   return (
     <Box>
       <Mono fontSize="14px" color="inkSoft" data-testid="step">
@@ -46,6 +50,11 @@ const StepSheet = ({
       {from && to && (
         <Box color="inkSoft" marginBottom="3">
           {from === to ? placeName(from, words) : STEP_TEXT.fromTo(placeName(from, words), placeName(to, words))}
+        </Box>
+      )}
+      {FOR_WHOM_TEXT.forms[form] && (
+        <Box color="caution" marginBottom="2">
+          {FOR_WHOM_TEXT.forms[form]}
         </Box>
       )}
       {kept?.cue && (
@@ -92,7 +101,7 @@ const StepSheet = ({
         </Box>
       )}
       <Box marginTop="4">
-        <CautionNote cautions={cautionsOf(words, { action: line?.action ?? kept?.action ?? null, submission })} />
+        <CautionNote cautions={cautionsIn(step, words)} />
       </Box>
     </Box>
   );
@@ -217,7 +226,8 @@ export const RoutePlayer = (): React.JSX.Element => {
   const words = useWords();
   const views = useClipViews();
   const role = useRole();
-  const { route, name, back, picture, isLooking } = useRouteInHand();
+  const { route, kept, name, back, picture, isLooking } = useRouteInHand();
+  const policy = usePolicy();
   const [ref, size] = useSize({ width: 1280, height: 190 });
   const walk = useWalk(route);
   const { here, main, isOver } = walk;
@@ -277,7 +287,7 @@ export const RoutePlayer = (): React.JSX.Element => {
         <Flex width="400px" flexShrink="0" direction="column" borderLeftWidth="1px">
           <RouteLead lead={lead} />
           <Box as="section" aria-label={ROUTE_PLAYER_TEXT.theStep} tabIndex={0} flex="1" overflowY="auto" padding="5">
-            <StepSheet step={here} view={view} told={told} />
+            <StepSheet step={here} view={view} form={kept ? formOf(here, kept, policy, words) : 'full'} told={told} />
           </Box>
           {!isOver && <WaysOn branches={walk.branches.map((w) => [w, nameOf(w.to)])} onTake={walk.take} />}
           <Flex gap="2" padding="4" borderTopWidth="1px">

@@ -1,7 +1,6 @@
 import {
   branchCut,
   branchJoined,
-  branchOn,
   branchPut,
   mirrored,
   stepMoved,
@@ -22,11 +21,10 @@ export type RouteEdits = {
   readonly put: (after: string | null, step: RouteStep) => void;
   readonly twice: (stepId: string) => string | undefined;
   readonly shift: (stepId: string, by: 1 | -1) => boolean;
-  readonly move: (stepId: string, after: string) => boolean;
+  readonly move: (stepId: string, after: string | null) => boolean;
   readonly take: (stepId: string) => boolean;
   readonly branch: (from: string, on: BranchOn, first: RouteStep | null, joins: string | null) => boolean;
   readonly join: (branchId: string, joins: string | null) => boolean;
-  readonly on: (branchId: string, on: BranchOn) => boolean;
   readonly cut: (branchId: string) => void;
   readonly mirror: () => void;
 };
@@ -60,7 +58,6 @@ export const useRouteEdits = (route: KeptRoute | undefined): RouteEdits | undefi
     take: (stepId) => keep(stepTaken(route, stepId)),
     branch: (from, on, first, joins) => keep(branchPut(route, { id: newId(), from, on, joins }, first)),
     join: (branchId, joins) => keep(branchJoined(route, branchId, joins)),
-    on: (branchId, on) => keep(branchOn(route, branchId, on)),
     cut: (branchId) => void keep(branchCut(route, branchId)),
     mirror: () => void keep(mirrored(route)),
   };

@@ -192,6 +192,9 @@ export const STEP_PANEL_TEXT = {
   title: 'Step in hand',
   up: 'Move up',
   down: 'Move down',
+  moveTo: 'Move it to …',
+  toStart: 'the start',
+  behind: (step: string): string => `after ${step}`,
   twice: 'Double it',
   take: 'Take it out',
   takeWith: (branches: number): string =>

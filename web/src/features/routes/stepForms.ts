@@ -1,5 +1,6 @@
 import { risksOf, stepForm, type Form, type KeptRoute, type Policy, type Words } from '@odograph/core';
-import { endsAt, type ShownStep } from './shownRoute.js';
+import type { ShownStep } from './shownRoute.js';
+import { doneIn } from './stepTimes.js';
 
 /** The highest form of a step for whom its route is, under a policy. */
 export const formOf = (
@@ -7,9 +8,4 @@ export const formOf = (
   { forLevel, forAge }: Pick<KeptRoute, 'forLevel' | 'forAge'>,
   policy: Policy,
   words: Words,
-): Form => {
-  const to = endsAt(step);
-  const submission = to?.startsWith('won:') ? to.slice(4) : null;
-  const risks = risksOf(words, { action: step.line?.action ?? step.kept?.action ?? null, submission });
-  return stepForm(risks, [{ level: forLevel, age: forAge }], policy);
-};
+): Form => stepForm(risksOf(words, doneIn(step)), [{ level: forLevel, age: forAge }], policy);

@@ -7,12 +7,16 @@ import { endsAt, type ShownRoute, type ShownStep } from './shownRoute.js';
 export const clipSeconds = ({ clip, file }: ClipView): number =>
   ((clip.out.pts - clip.in.pts) * file.timeBaseNum) / file.timeBaseDen;
 
-/** What can hurt in a step. */
-export const cautionsIn = (step: ShownStep, words: Words): readonly Caution[] => {
+/** What is done in a step: its entry, and the submission that it ends in. */
+export const doneIn = (step: ShownStep): { readonly action: string | null; readonly submission: string | null } => {
   const to = endsAt(step);
-  const submission = to?.startsWith('won:') ? to.slice(4) : null;
-  return cautionsOf(words, { action: step.line?.action ?? step.kept?.action ?? null, submission });
+  return {
+    action: step.line?.action ?? step.kept?.action ?? null,
+    submission: to?.startsWith('won:') ? to.slice(4) : null,
+  };
 };
+/** What can hurt in a step. */
+export const cautionsIn = (step: ShownStep, words: Words): readonly Caution[] => cautionsOf(words, doneIn(step));
 
 /** What each step of a route takes, in seconds; a caution that an earlier step has is said again in fewer words. Minutes set by hand stand as they are. */
 export const minutesOf = (

@@ -1,4 +1,4 @@
-import { placeName } from '@odograph/core';
+import { placeName, type KeptRoute } from '@odograph/core';
 import { useSearchParams } from 'react-router';
 import type { MapPicture } from '../../workers/map.protocol.js';
 import { useWords } from '../library/index.js';
@@ -9,6 +9,7 @@ import { goalName, useRoutes } from './useRoutes.js';
 /** The route that the address asks to play: a kept one, or one of those found between two places. */
 export type RouteInHand = {
   readonly route: ShownRoute | undefined;
+  /** As it is kept; undefined for one that was only found. */ readonly kept: KeptRoute | undefined;
   readonly name: string;
   /** Where it was picked. */
   readonly back: string;
@@ -26,6 +27,7 @@ export const useRouteInHand = (): RouteInHand => {
   if (keptId !== null)
     return {
       route: kept.shown,
+      kept: kept.route,
       name: kept.route?.name ?? '',
       back: kept.route ? `/routes/${keptId}` : '/routes',
       picture: kept.picture,
@@ -33,6 +35,7 @@ export const useRouteInHand = (): RouteInHand => {
     };
   return {
     route: found && shownFound(found),
+    kept: undefined,
     name: from && to ? `${placeName(from, words)} to ${goalName(to, words)}` : '',
     back: `/routes?from=${encodeURIComponent(from ?? '')}&to=${encodeURIComponent(to ?? '')}`,
     picture,
