@@ -103,6 +103,12 @@ export const seenVersion = (edit: LibraryEdit, library: Library): number | null 
   return rows.find(({ id }) => id === row.id)?.version ?? null;
 };
 
+/** Where a new row is sent, and what. */
+const madeSentTo = (edit: Making): readonly [url: string, fields: object] => {
+  const [of, fields] = madeOf(edit);
+  return [ADDRESS[of], fields];
+};
+
 /**
  * The request of an edit. `base` is the version in which its author saw the row. Of a row that was not there for them it is sent too: only the server knows whether this
  * very edit was done before it went.
@@ -126,10 +132,8 @@ export const requestOf = (edit: LibraryEdit, base: number | null): EditRequest =
     case 'new plan':
     case 'new policy':
     case 'new collection':
-    case 'new drawing': {
-      const [of, fields] = madeOf(edit);
-      return post(ADDRESS[of], fields);
-    }
+    case 'new drawing':
+      return post(...madeSentTo(edit));
     case 'angle':
     case 'attempt':
     case 'clip':

@@ -121,6 +121,28 @@ const withMade = (library: Library, made: readonly MadeClip[]): Library => ({
 const settled = (changes: MomentChanges): MomentChanges & { readonly settled?: true } =>
   changes.at ? { ...changes, settled: true } : changes;
 
+type Beside = Extract<
+  LibraryEdit,
+  { kind: 'new principle' | 'new todo' | 'new collection' | 'new policy' | 'new plan' | 'new drawing' }
+>;
+/** What is told beside the attempts, with a new row. */
+const withBeside = (library: Library, edit: Beside): Library => {
+  switch (edit.kind) {
+    case 'new principle':
+      return { ...library, principles: upsert(library.principles, [edit.principle]) };
+    case 'new todo':
+      return { ...library, todos: upsert(library.todos, [edit.todo]) };
+    case 'new collection':
+      return { ...library, collections: upsert(library.collections, [edit.collection]) };
+    case 'new policy':
+      return { ...library, policies: upsert(library.policies, [edit.policy]) };
+    case 'new plan':
+      return { ...library, plans: upsert(library.plans, [edit.plan]) };
+    case 'new drawing':
+      return { ...library, drawings: upsert(library.drawings, [edit.drawing]) };
+  }
+};
+
 /**
  * What an edit makes of the rows: shown at once, taken back by leaving the edit out, and what the server is held to. Versions stay as the server gave them last. What
  * restoring, undoing and aliases for several words do is known when the server has done it: they leave the rows as they are.
@@ -140,17 +162,12 @@ export const applyEdit = (library: Library, edit: LibraryEdit): Library => {
     case 'new route':
       return { ...library, routes: upsert(library.routes, [edit.route]) };
     case 'new principle':
-      return { ...library, principles: upsert(library.principles, [edit.principle]) };
     case 'new todo':
-      return { ...library, todos: upsert(library.todos, [edit.todo]) };
     case 'new collection':
-      return { ...library, collections: upsert(library.collections, [edit.collection]) };
     case 'new policy':
-      return { ...library, policies: upsert(library.policies, [edit.policy]) };
     case 'new plan':
-      return { ...library, plans: upsert(library.plans, [edit.plan]) };
     case 'new drawing':
-      return { ...library, drawings: upsert(library.drawings, [edit.drawing]) };
+      return withBeside(library, edit);
     case 'attempt':
       return {
         ...library,
