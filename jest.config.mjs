@@ -45,8 +45,8 @@ const web = common('web');
 export default {
   // as many as there are cores here: the tests wait for databases and ffmpeg more than they compute
   maxWorkers: 2,
-  // they may share the processors with the journeys
-  testTimeout: 300_000,
+  // they may share the processors with the journeys, on a machine that is many times slower than it was a moment ago: this only ends what hangs
+  testTimeout: 900_000,
   projects: [
     common('core'),
     common('demo'),

@@ -38,6 +38,7 @@ export const SIZES = {
   S: { states: 60, clips: 1_000 },
   M: { states: 200, clips: 10_000 },
   L: { states: 500, clips: 100_000 },
+  /** As many places as L with few clips: a wide map. */ W: { states: 500, clips: 7_400 },
 } as const;
 export type SizeName = keyof typeof SIZES;
 

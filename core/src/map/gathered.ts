@@ -1,5 +1,9 @@
 /** What views ask for that no row by itself says: the parts of a view that need ids gathered under a name. */
-export type AskedByName = { readonly begun?: 'cold' | 'answering'; readonly collection?: string };
+export type AskedByName = {
+  /** `cold`: only attempts that answer nothing; `answering`: only those that answer what the other side did. */
+  readonly begun?: 'cold' | 'answering';
+  /** Only attempts with a clip in this collection, by its id. */ readonly collection?: string;
+};
 
 /** Under which name those attempts are gathered that answer something; those of a collection stand under its id. */
 export const ANSWERING = 'answering';

@@ -1,12 +1,12 @@
 import type { Setting, Skew } from '../footage/index.js';
-import { amongGathered } from './gathered.js';
+import { amongGathered, type AskedByName } from './gathered.js';
 import { isB, type FootageRow, type RowTable } from './rows.js';
 
 /** Whose game it is: whoever acts, or certain athletes; the other side's attempts against them are then counted apart. */
 export type PointOfView = { readonly kind: 'whoever' } | { readonly kind: 'athletes'; readonly ids: readonly string[] };
 
 /** Which attempts are counted, and from whose side. What is absent lets everything through. */
-export type CountingView = {
+export type CountingView = AskedByName & {
   /** Whether attempts of picked footage are taken into the rates, against the usual rule. */
   readonly includePicked: boolean;
   readonly settings?: readonly Setting[];
@@ -19,9 +19,6 @@ export type CountingView = {
   readonly fromDay?: string;
   readonly toDay?: string;
   readonly pointOfView?: PointOfView;
-  /** `cold`: only attempts that answer nothing; `answering`: only those that answer what the other side did. */
-  readonly begun?: 'cold' | 'answering';
-  /** Only attempts with a clip in this collection, by its id. */ readonly collection?: string;
 };
 
 export const WHOLE: CountingView = { includePicked: false };

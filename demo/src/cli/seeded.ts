@@ -7,7 +7,7 @@ import { SIZES, seededLibrary, type SizeName } from '../seeded.js';
 
 /** `seeded.js SIZE SEED FILE`: writes a seeded library as a file that the product exports and reads. Footage lies on the demo's own videos. */
 const [size = 'M', seed = '1', out = `seeded-${size}.json`] = process.argv.slice(2);
-if (!(size in SIZES)) throw new Error(`the size is S, M or L, not ${size}`);
+if (!(size in SIZES)) throw new Error(`the size is S, M, L or W, not ${size}`);
 const folder = fileURLToPath(new URL('../../footage/', import.meta.url));
 const { academies } = JSON.parse(readFileSync(`${folder}demo.json`, 'utf8')) as {
   academies: readonly { readonly files: readonly { readonly id: string; readonly path: string }[] }[];

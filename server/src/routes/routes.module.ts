@@ -1,8 +1,7 @@
 import { Module } from '@nestjs/common';
 import { BinModule } from '../bin/bin.module.js';
 import { RoutesController } from './routes.controller.js';
-import { RoutesRepository } from './routes.repository.js';
 import { RoutesService } from './routes.service.js';
 
-@Module({ imports: [BinModule], controllers: [RoutesController], providers: [RoutesService, RoutesRepository] })
+@Module({ imports: [BinModule], controllers: [RoutesController], providers: [RoutesService] })
 export class RoutesModule {}

@@ -15,7 +15,6 @@ import { ChangesService } from '../changes/changes.service.js';
 import type { Edit } from '../changes/edit.js';
 import { invalid, notFound, type Refused } from '../errors/refused.js';
 import { LibraryService } from '../library/library.service.js';
-import { RoutesRepository } from './routes.repository.js';
 
 /** What is wrong with how a route runs, as the field that it lies in. */
 const faultRefused = (fault: RouteFault, prefix: string): Refused => {
@@ -42,7 +41,6 @@ export class RoutesService {
   constructor(
     @Inject(ChangesService) private readonly changes: ChangesService,
     @Inject(LibraryService) private readonly library: LibraryService,
-    @Inject(RoutesRepository) private readonly routes: RoutesRepository,
     @Inject(BinService) private readonly bin: BinService,
   ) {}
 
@@ -81,10 +79,9 @@ export class RoutesService {
       ...(s.clipId === null ? [] : [[s.clipId, `steps.${i}.clipId`] as const]),
       ...s.clips.map((c, k) => [c.clipId, `steps.${i}.clips.${k}.clipId`] as const),
     ]);
-    const there = await this.routes.clipsThere(
-      academyId,
+    const there = await edit.there(
+      'clip',
       shown.map(([id]) => id),
-      edit.transaction,
     );
     const gone = shown.find(([id]) => !there.has(id));
     if (gone) throw invalid(`${prefix}${gone[1]}`, { code: 'not-here', facts: { what: 'clip' } });

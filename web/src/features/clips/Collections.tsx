@@ -2,7 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import type { Collection } from '@odograph/core';
 import { useState, type FormEvent } from 'react';
 import { Action, Counted, Picked } from '../../design/index.js';
-import { filterOf, type Filter } from '../finding/index.js';
+import { CollectionOptions, filterOf, type Filter } from '../finding/index.js';
 import { useLibrary, useMayWrite } from '../library/index.js';
 import { useEdit } from '../replica/index.js';
 import { COLLECTIONS_TEXT as T } from './clips.text.js';
@@ -98,13 +98,7 @@ export const Collections = ({ collection, filter, clipIds, onPick }: Props): Rea
             onChange={(e) => onPick(e.target.value || undefined)}
           >
             <option value="">{T.any}</option>
-            {[...collections]
-              .sort((a, b) => a.name.localeCompare(b.name))
-              .map((c) => (
-                <option key={c.id} value={c.id}>
-                  {c.name}
-                </option>
-              ))}
+            <CollectionOptions collections={collections} />
           </Picked>
         )}
         {collection && mayWrite && (

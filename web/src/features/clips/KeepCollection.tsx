@@ -4,7 +4,7 @@ import { COLLECTION_LIMIT } from '@odograph/core';
 import { useState, type FormEvent } from 'react';
 import { v7 as newId } from 'uuid';
 import { Action, Choice, Counted, Labelled, Picked } from '../../design/index.js';
-import { keptFilter, type Filter } from '../finding/index.js';
+import { CollectionOptions, keptFilter, type Filter } from '../finding/index.js';
 import { useLibrary } from '../library/index.js';
 import { useEdit } from '../replica/index.js';
 import { COLLECTIONS_TEXT as T } from './clips.text.js';
@@ -52,11 +52,7 @@ export const KeepCollection = ({ filter, clipIds, onKept, onCancel }: Props): Re
           <Labelled label={T.into}>
             <Picked value={into} maxWidth="220px" onChange={(e) => setInto(e.target.value)}>
               <option value="">{T.aNew}</option>
-              {fixed.map((c) => (
-                <option key={c.id} value={c.id}>
-                  {c.name}
-                </option>
-              ))}
+              <CollectionOptions collections={fixed} />
             </Picked>
           </Labelled>
         )}

@@ -3,7 +3,7 @@ import { SKEWS, type CountingView, type Setting, type Skew } from '@odograph/cor
 import { memo, useEffect } from 'react';
 import { useDispatch, useSelector } from 'react-redux';
 import { Action, DayField, Picked } from '../../design/index.js';
-import { useGathered } from '../finding/index.js';
+import { CollectionOptions, useGathered } from '../finding/index.js';
 import { useLibrary } from '../library/index.js';
 import type { MapState } from './map.listener.js';
 import { gatheredFound, viewChosen } from './map.slice.js';
@@ -77,13 +77,7 @@ const OfCollection = ({
     >
       <option value="">{T.anyCollection}</option>
       {isGone && <option value={value}>{T.goneCollection}</option>}
-      {[...collections]
-        .sort((a, b) => a.name.localeCompare(b.name))
-        .map((c) => (
-          <option key={c.id} value={c.id}>
-            {c.name}
-          </option>
-        ))}
+      <CollectionOptions collections={collections} />
     </Picked>
   );
 };

@@ -14,7 +14,7 @@ import { useRouteEdits, type RouteEdits } from './routeEdits.js';
 import { beginsAt, endsAt, stepName, type ShownRoute, type ShownStep } from './shownRoute.js';
 import { StepList } from './StepList.js';
 import { formOf } from './stepForms.js';
-import { minutesOf } from './stepTimes.js';
+import { minutesOf, type Minutes } from './stepTimes.js';
 import { StepPanel } from './StepPanel.js';
 import { useKeptRoute } from './useKeptRoute.js';
 
@@ -66,10 +66,12 @@ const useRouteKeys = (
 const Editor = ({
   route,
   shown,
+  minutes,
   edits,
 }: {
   readonly route: NonNullable<ReturnType<typeof useKeptRoute>['route']>;
   readonly shown: ShownRoute;
+  readonly minutes: Minutes;
   readonly edits: RouteEdits | undefined;
 }): React.JSX.Element => {
   const words = useWords();
@@ -81,7 +83,6 @@ const Editor = ({
   const step = shown.steps.find((s) => s.id === picked) ?? shown.steps.find((s) => s.id === main[0]?.id);
   const met = useMemo(() => metIn(step, views), [step, views]);
   const policy = usePolicy();
-  const minutes = useMemo(() => minutesOf(shown, views, words), [shown, views, words]);
   const nameOf = (id: string): string =>
     stepName(
       shown.steps.find((s) => s.id === id)!,
@@ -214,6 +215,9 @@ export const KeptRoute = (): React.JSX.Element => {
   const mayWrite = useMayWrite();
   const edits = useRouteEdits(route);
   const [ref, size] = useSize({ width: 1180, height: 200 });
+  const views = useClipViews();
+  const words = useWords();
+  const minutes = useMemo(() => shown && minutesOf(shown, views, words), [shown, views, words]);
   if (!route)
     return (
       <Box padding="8">
@@ -225,7 +229,7 @@ export const KeptRoute = (): React.JSX.Element => {
     );
   return (
     <Box paddingInline={{ base: '4', md: '8' }} paddingBlock="5" maxWidth="1280px" width="100%">
-      <RouteHead route={route} shown={shown} edits={mayWrite ? edits : undefined} />
+      <RouteHead route={route} minutes={minutes} edits={mayWrite ? edits : undefined} />
       <Box ref={ref} marginTop="3">
         {shown && picture ? (
           <RouteProfile route={shown} picture={picture} width={size.width} height={route.branches.length ? 230 : 190} />
@@ -233,7 +237,9 @@ export const KeptRoute = (): React.JSX.Element => {
           <Box role="status">{T.computing}</Box>
         )}
       </Box>
-      {shown && <Editor key={route.id} route={route} shown={shown} edits={mayWrite ? edits : undefined} />}
+      {shown && minutes && (
+        <Editor key={route.id} {...{ route, shown, minutes }} edits={mayWrite ? edits : undefined} />
+      )}
     </Box>
   );
 };

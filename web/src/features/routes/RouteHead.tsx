@@ -1,26 +1,21 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { placeName, stepsOf, type KeptRoute, type PlaceId } from '@odograph/core';
 import { Play } from 'lucide-react';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { Action, Heading, Ruled, Subheading } from '../../design/index.js';
 import { ToBin } from '../bin/index.js';
-import { useClipViews, useMayWrite, useWords } from '../library/index.js';
+import { useMayWrite, useWords } from '../library/index.js';
 import { useEdit } from '../replica/index.js';
 import { ForWhom } from './ForWhom.js';
 import { ROUTES_TEXT as T, KEPT_ROUTE_TEXT, ROUTE_STEPS_TEXT, STEP_TIME_TEXT } from './routes.text.js';
 import type { RouteEdits } from './routeEdits.js';
-import type { ShownRoute } from './shownRoute.js';
-import { clockText, minutesOf } from './stepTimes.js';
+import { clockText, type Minutes } from './stepTimes.js';
 
 /** From where to where a route leads, and how long it is. */
-const useSummary = (route: KeptRoute, shown: ShownRoute | undefined): string => {
+const useSummary = (route: KeptRoute, minutes: Minutes | undefined): string => {
   const words = useWords();
-  const views = useClipViews();
-  const seconds = useMemo(
-    () => shown && [...minutesOf(shown, views, words).values()].reduce((sum, { whole }) => sum + whole, 0),
-    [shown, views, words],
-  );
+  const seconds = minutes && [...minutes.values()].reduce((sum, { whole }) => sum + whole, 0);
   const main = stepsOf(route, null);
   const places = main.flatMap((s) => [s.from, s.to]).filter((p) => p !== null) as PlaceId[];
   const [first, last] = [places[0], places.at(-1)];
@@ -35,17 +30,17 @@ const useSummary = (route: KeptRoute, shown: ShownRoute | undefined): string => 
 /** What a route is called, and what can be done with the whole of it. */
 export const RouteHead = ({
   route,
-  shown,
+  minutes,
   edits,
 }: {
   readonly route: KeptRoute;
-  readonly shown: ShownRoute | undefined;
+  readonly minutes: Minutes | undefined;
   readonly edits: RouteEdits | undefined;
 }): React.JSX.Element => {
   const edit = useEdit();
   const mayWrite = useMayWrite();
   const navigate = useNavigate();
-  const summary = useSummary(route, shown);
+  const summary = useSummary(route, minutes);
   const [leaving, setLeaving] = useState(false);
   return (
     <>

@@ -198,10 +198,7 @@ const Dot = ({
 /** A route as its profile: steps stand on the line, up is better; branches leave it at their step and rise or fall by what they gain or cost. */
 export const RouteProfile = ({ route, picture, width, height, step, onStep }: Props): React.JSX.Element => {
   const words = useWords();
-  const { start, steps, joins, columns } = useMemo(
-    () => profileOf(route, (id) => picture.heights[id]?.height ?? (id.startsWith('won:') ? 5 : 0)),
-    [route, picture],
-  );
+  const { start, steps, joins, columns } = useMemo(() => profileOf(route, picture), [route, picture]);
   const points = [...(start ? [start] : []), ...steps.map((s) => s.to)];
   const lowest = Math.min(-1, ...points.map((p) => Math.floor(p.height - 0.5)));
   const y = (h: number): number => TOP + ((5 - h) / (5 - lowest)) * (height - TOP - BOTTOM);

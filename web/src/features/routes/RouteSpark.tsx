@@ -14,10 +14,7 @@ export const RouteSpark = ({
   readonly route: ShownRoute;
   readonly picture: MapPicture;
 }): React.JSX.Element => {
-  const { start, steps, columns } = profileOf(
-    route,
-    (id) => picture.heights[id]?.height ?? (id.startsWith('won:') ? 5 : 0),
-  );
+  const { start, steps, columns } = profileOf(route, picture);
   const x = (column: number): number => 5 + (column / columns) * (WIDTH - 10);
   const y = (h: number): number => 4 + ((5 - h) / 10) * (HEIGHT - 8);
   const dots = [...(start ? [start] : []), ...steps.filter((s) => s.isMain).map((s) => s.to)];

@@ -1,13 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import {
-  foldPlace,
-  placeName,
-  stepStartsElsewhere,
-  stepsOf,
-  type KeptRoute,
-  type PlaceId,
-  type StepMinutes,
-} from '@odograph/core';
+import { foldPlace, placeName, stepStartsElsewhere, stepsOf, type KeptRoute, type PlaceId } from '@odograph/core';
 import { Fragment, type KeyboardEvent, type ReactNode } from 'react';
 import { Action, CautionNote, Picked, evidenceText } from '../../design/index.js';
 import { useClipViews, useWords } from '../library/index.js';
@@ -19,12 +11,12 @@ import type { RouteEdits } from './routeEdits.js';
 import { sayOn } from './sayOn.js';
 import { beginsAt, endsAt, stepName, type ShownRoute, type ShownStep } from './shownRoute.js';
 import { formOf } from './stepForms.js';
-import { cautionsIn, clockText } from './stepTimes.js';
+import { cautionsIn, clockText, type Minutes } from './stepTimes.js';
 
 type Props = {
   readonly route: KeptRoute;
   readonly shown: ShownRoute;
-  /** What each step takes, by its id. */ readonly minutes: ReadonlyMap<string, Pick<StepMinutes, 'whole'>>;
+  /** What each step takes, by its id. */ readonly minutes: Minutes;
   readonly inHand: string | undefined;
   readonly onPick: (stepId: string) => void;
   /** Undefined for whoever only reads. */ readonly edits: RouteEdits | undefined;

@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { CLIP_ROLES, CUE_WEIGHTS, type Form, type RouteStep, type StepMinutes } from '@odograph/core';
+import { CLIP_ROLES, CUE_WEIGHTS, type Form, type RouteStep } from '@odograph/core';
 import { useState } from 'react';
 import { Action, IntervalBand, Labelled, Picked, Ruled, Subheading, YesNo } from '../../design/index.js';
 import { useClipViews, useWords, type ClipView } from '../library/index.js';
@@ -10,9 +10,8 @@ import { KeptText } from './KeptText.js';
 import { ROUTES_TEXT as T, STEP_PANEL_TEXT as P } from './routes.text.js';
 import { stepName, type ShownStep } from './shownRoute.js';
 import { StepTime } from './StepTime.js';
-import { clipSeconds } from './stepTimes.js';
+import { clipSeconds, type StepTakes } from './stepTimes.js';
 
-type Minutes = StepMinutes & { readonly isByHand: boolean };
 type Props = {
   readonly step: ShownStep;
   readonly onChange: (change: Partial<RouteStep>) => void;
@@ -193,7 +192,7 @@ export const StepPanel = ({
   minutes,
   form,
   onChange,
-}: Props & { readonly minutes: Minutes | undefined; readonly form: Form }): React.JSX.Element => {
+}: Props & { readonly minutes: StepTakes | undefined; readonly form: Form }): React.JSX.Element => {
   const words = useWords();
   const clip = clipOfShown(step, useClipViews());
   const kept = step.kept!;

@@ -1,16 +1,15 @@
 import { Box, Flex } from '@chakra-ui/react';
-import type { StepMinutes } from '@odograph/core';
 import { useState } from 'react';
 import { Action, Labelled, Ruled } from '../../design/index.js';
 import { STEP_TIME_TEXT as T } from './routes.text.js';
-import { clockText, readClock } from './stepTimes.js';
+import { clockText, readClock, type StepTakes } from './stepTimes.js';
 
 /** How long a step takes: as it is worked out, and said otherwise by hand. */
 export const StepTime = ({
   minutes,
   onChange,
 }: {
-  readonly minutes: StepMinutes & { readonly isByHand: boolean };
+  readonly minutes: StepTakes;
   readonly onChange: (seconds: number | null) => void;
 }): React.JSX.Element => {
   const [typed, setTyped] = useState<string | null>(null);

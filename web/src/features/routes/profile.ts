@@ -1,4 +1,5 @@
 import type { PlaceId } from '@odograph/core';
+import type { MapPicture } from '../../workers/map.protocol.js';
 import { beginsAt, endsAt, mainOf, type ShownRoute, type ShownStep } from './shownRoute.js';
 
 /** A point of a profile: how far along, and how high; `place` where one is known there. */
@@ -31,7 +32,8 @@ const middle = (a: ProfilePoint, b: ProfilePoint): ProfilePoint => ({
 });
 
 /** A route set out: each step as far along as the longest way there, as high as the place where it ends; one that says no place goes on as high as what came before. */
-export const profileOf = (route: ShownRoute, heightOf: (place: PlaceId) => number): Profile => {
+export const profileOf = (route: ShownRoute, picture: MapPicture): Profile => {
+  const heightOf = (id: PlaceId): number => picture.heights[id]?.height ?? (id.startsWith('won:') ? 5 : 0);
   const byId = new Map(route.steps.map((s) => [s.id, s]));
   const [first] = mainOf(route);
   const pointAt = (column: number, place: PlaceId | undefined, before: number): ProfilePoint => ({

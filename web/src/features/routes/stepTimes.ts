@@ -18,12 +18,13 @@ export const doneIn = (step: ShownStep): { readonly action: string | null; reado
 /** What can hurt in a step. */
 export const cautionsIn = (step: ShownStep, words: Words): readonly Caution[] => cautionsOf(words, doneIn(step));
 
+/** What a step takes, worked out or set by hand. */
+export type StepTakes = StepMinutes & { readonly isByHand: boolean };
+/** What each step takes, by its id. */
+export type Minutes = ReadonlyMap<string, StepTakes>;
+
 /** What each step of a route takes, in seconds; a caution that an earlier step has is said again in fewer words. Minutes set by hand stand as they are. */
-export const minutesOf = (
-  route: ShownRoute,
-  views: readonly ClipView[],
-  words: Words,
-): ReadonlyMap<string, StepMinutes & { readonly isByHand: boolean }> => {
+export const minutesOf = (route: ShownRoute, views: readonly ClipView[], words: Words): Minutes => {
   const told = new Set<string>();
   return new Map(
     route.steps.map((step) => {

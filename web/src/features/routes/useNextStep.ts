@@ -1,4 +1,13 @@
-import { BARE_STEP, finishOf, finishId, placeName, stateId, type PlaceId, type RouteStep } from '@odograph/core';
+import {
+  BARE_STEP,
+  finishOf,
+  finishId,
+  placeName,
+  stateId,
+  type PlaceId,
+  type RouteStep,
+  type Words,
+} from '@odograph/core';
 import { useCallback, useMemo } from 'react';
 import { v7 as newId } from 'uuid';
 import type { Found } from '../../design/fields.js';
@@ -14,11 +23,7 @@ import { stepOfLine } from './shownRoute.js';
 const LINES_OFFERED = 5;
 
 /** A clip as a step: the line that its attempt says; where that is not all told, something to look at. */
-export const stepOfClip = (
-  { clip, attempt }: ClipView,
-  words: Parameters<typeof finishOf>[1],
-  name: string,
-): RouteStep => {
+const stepOfClip = ({ clip, attempt }: ClipView, words: Words, name: string): RouteStep => {
   const end = finishOf(attempt, words);
   const { state, action } = attempt;
   const base = { ...BARE_STEP, id: newId(), clipId: clip.id };
